@@ -1,0 +1,1 @@
+<template><main><VBtn>Hi</VBtn> µΩ</main></template>

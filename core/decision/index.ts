@@ -1,0 +1,5 @@
+export { verdictWithout, type Verdict, type VerdictState } from './verdict'
+export { decide, SURE, type DecideInput, type DecisionRule } from './decide'
+export { worstVerdict, type GroupVerdict } from './worstVerdict'
+export { verdictWords, claimWords, farEndWords } from './verdictWords'
+export { stripGeometry, stripPlace, STRIP_LIMIT_AT, STRIP_TICKS_DB, type StripGeometry } from './stripGeometry'

@@ -1,0 +1,44 @@
+import type { Verdict } from './verdict'
+
+/** Where the limit stands in a margin strip, share of its width. */
+export const STRIP_LIMIT_AT = 0.64
+
+/** Share of the width per unit of asinh; 40 dB inside still fits. */
+const STRETCH = 0.15
+const KNEE_DB = 1.5
+const EDGE = 0.02
+
+/** Ticks on both sides of the limit, dB. */
+export const STRIP_TICKS_DB = [1, 3, 10, 30] as const
+
+/** Where things stand in a strip, all as shares of its width. */
+export interface StripGeometry {
+  limitAt: number
+  ticks: number[]
+  /** null for a strip without a mark. */
+  mark: number | null
+  whisker: { from: number; to: number } | null
+  /** The value lies beyond the edge of the strip. */
+  clipped: boolean
+}
+
+/** Place of a margin (dB, positive inside) in the strip: x0 − k·asinh(margin/1.5 dB), held inside its edges. */
+export function stripPlace(marginDb: number): number {
+  return Math.min(1 - EDGE, Math.max(EDGE, rawPlace(marginDb)))
+}
+
+/** Lays out a strip for a verdict: not covered, no figure and observations have no mark. */
+export function stripGeometry(verdict: Pick<Verdict, 'state' | 'marginDb' | 'rangeDb'>): StripGeometry {
+  const ticks = [...STRIP_TICKS_DB.map(db => rawPlace(db)), ...STRIP_TICKS_DB.map(db => rawPlace(-db))].filter(place => place > 0 && place < 1)
+  const marked = verdict.marginDb !== null && (verdict.state === 'inside' || verdict.state === 'outside' || verdict.state === 'too-close')
+  if (!marked || verdict.marginDb === null) return { limitAt: STRIP_LIMIT_AT, ticks, mark: null, whisker: null, clipped: false }
+  const raw = rawPlace(verdict.marginDb)
+  return {
+    limitAt: STRIP_LIMIT_AT, ticks, mark: stripPlace(verdict.marginDb), clipped: raw < EDGE || raw > 1 - EDGE,
+    whisker: verdict.rangeDb === null || verdict.rangeDb === 0 ? null : { from: stripPlace(verdict.marginDb + verdict.rangeDb), to: stripPlace(verdict.marginDb - verdict.rangeDb) },
+  }
+}
+
+function rawPlace(marginDb: number): number {
+  return STRIP_LIMIT_AT - STRETCH * Math.asinh(marginDb / KNEE_DB)
+}

@@ -1,0 +1,37 @@
+import { printClaimW, printDb, printMargin, printWatts } from '../quantity'
+import type { Verdict } from './verdict'
+
+/** The verdict against a limit, in words: `Inside by 15.5`, `Too close to call`, `Not covered`. */
+export function verdictWords(verdict: Verdict): string {
+  switch (verdict.state) {
+    case 'inside': return `Inside by ${verdict.isBound ? 'at least ' : ''}${printMargin(verdict.marginDb ?? 0)}`
+    case 'outside': return `Outside by ${printMargin(verdict.marginDb ?? 0)}`
+    case 'too-close': return 'Too close to call'
+    case 'not-covered': return 'Not covered'
+    case 'no-figure': return 'No figure in law'
+    case 'observation': return 'Observation'
+  }
+}
+
+/**
+ * The verdict against a claim, in words: `Meets 5 W`, `Short by 0.7 dB`, `Above by 1.1 dB`,
+ * `Can’t tell`. A surplus is called above only when it exceeds the range.
+ */
+export function claimWords(verdict: Verdict, claim: { claimedW: number; measuredW: number | null; differenceDb: number | null }): string {
+  const difference = claim.differenceDb ?? 0
+  switch (verdict.state) {
+    case 'inside': return difference > (verdict.rangeDb ?? 0) ? `Above by ${printDb(difference)}` : `Meets ${printClaimW(claim.claimedW)}`
+    case 'outside': return `Short by ${printDb(-difference)}`
+    case 'too-close': return `Can’t tell: ${printWatts(claim.measuredW)}, ${difference < 0 ? 'may be' : 'may fall short of'} ${printClaimW(claim.claimedW)}`
+    case 'not-covered': return 'Not covered'
+    case 'no-figure': return 'The maker does not say'
+    case 'observation': return 'Observation'
+  }
+}
+
+/** What a difference of levels means at the far end: 6 dB per S-unit (IARU Region 1, R.1, from memory). */
+export function farEndWords(differenceDb: number): string {
+  const sUnits = Math.abs(differenceDb) / 6
+  const amount = sUnits < 0.1 ? 'less than a tenth of an S-unit' : sUnits < 0.95 ? `${sUnits.toFixed(1)} of an S-unit` : `${sUnits.toFixed(1)} S-units`
+  return `${amount} at the far end`
+}

@@ -1,0 +1,26 @@
+import type { Verdict, VerdictState } from './verdict'
+
+const GRAVITY: VerdictState[] = ['outside', 'too-close', 'not-covered', 'inside', 'no-figure', 'observation']
+
+/** A group's verdict and the member that governs it. */
+export interface GroupVerdict<T> {
+  verdict: Verdict
+  governs: T
+}
+
+/**
+ * The worst of a group in the order outside, too close, not covered, inside; among equals the one with
+ * the least margin. It names the member that governs.
+ * @returns null for an empty group.
+ */
+export function worstVerdict<T>(members: readonly { member: T; verdict: Verdict }[]): GroupVerdict<T> | null {
+  let worst: { member: T; verdict: Verdict } | null = null
+  for (const candidate of members) if (worst === null || isWorse(candidate.verdict, worst.verdict)) worst = candidate
+  return worst && { verdict: worst.verdict, governs: worst.member }
+}
+
+function isWorse(a: Verdict, b: Verdict): boolean {
+  const byState = GRAVITY.indexOf(a.state) - GRAVITY.indexOf(b.state)
+  if (byState !== 0) return byState < 0
+  return (a.marginDb ?? Infinity) < (b.marginDb ?? Infinity)
+}

@@ -1,0 +1,2 @@
+export { demoReview, demoSetIds, DEMO_REVIEW_ID } from './demoReview'
+export { seededRandom } from './seededRandom'

@@ -1,0 +1,2 @@
+export { findings, type Findings, type FindingsRow } from './findings'
+export { remarks, type Remark } from './remarks'

@@ -1,0 +1,7 @@
+export { MAX_TRACE_BYTES, MAX_TRACE_ROWS, MAX_LINE_CHARACTERS, MAX_REVIEW_BYTES } from './limits'
+export { parseTraceCsv, type ParsedTrace } from './parseTraceCsv'
+export { tracePeaks, type HarmonicPeak, type TracePeaks, type TracePeaksInput } from './tracePeaks'
+export { thinTrace } from './thinTrace'
+export { traceAtRadio } from './traceAtRadio'
+export { writeReviewFile, readReviewFile, type ReviewBundle } from './reviewFile'
+export { writeCsv, type CsvCell } from './writeCsv'

@@ -1,0 +1,78 @@
+import Joi from 'joi'
+import { parse as secureParse } from 'secure-json-parse'
+import { CoreError } from '../errors'
+import { REVIEW_SCHEMA_VERSION, type Review, type TracePoints, validateReview } from '../review'
+
+const FORMAT = 'rigorous-meter-review'
+
+/** A review with its traces, as it travels in a file. */
+export interface ReviewBundle {
+  review: Review
+  traces: Map<string, TracePoints>
+}
+
+interface FileShape {
+  format: typeof FORMAT
+  schemaVersion: number
+  writtenBy: string
+  writtenAt: string
+  review: unknown
+  traces: { id: string; frequenciesHz: number[]; levelsDbm: number[] }[]
+}
+
+const numbers = Joi.array().items(Joi.number()).max(2_000_000).required()
+const envelope = Joi.object<FileShape>({
+  format: Joi.valid(FORMAT).required(),
+  schemaVersion: Joi.number().integer().min(1).required(),
+  writtenBy: Joi.string().max(100).required(),
+  writtenAt: Joi.string().isoDate().required(),
+  review: Joi.object().required(),
+  traces: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), frequenciesHz: numbers, levelsDbm: numbers })).max(2000).required(),
+})
+
+/** Writes a review and its traces as one JSON text. Numbers keep every digit. */
+export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; at: string }): string {
+  const file: FileShape = {
+    format: FORMAT, schemaVersion: REVIEW_SCHEMA_VERSION, writtenBy: `Rigorous Meter ${stamp.version}`, writtenAt: stamp.at,
+    review: bundle.review,
+    traces: [...bundle.traces].map(([id, points]) => ({ id, frequenciesHz: [...points.frequenciesHz], levelsDbm: [...points.levelsDbm] })),
+  }
+  return JSON.stringify(file, null, 1)
+}
+
+/**
+ * Reads a review file, or refuses it in plain words.
+ * @throws CoreError `bad-file`, `bad-review` or `newer-version`.
+ */
+export function readReviewFile(text: string, fileName: string): ReviewBundle {
+  const file = envelopeOf(text, fileName)
+  if (file.schemaVersion > REVIEW_SCHEMA_VERSION)
+    throw new CoreError('newer-version', `“${fileName}” was written by a newer version (form ${file.schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`, { got: file.schemaVersion, known: REVIEW_SCHEMA_VERSION })
+  const review = validateReview(file.review)
+  const traces = new Map(file.traces.map((trace) => {
+    if (trace.frequenciesHz.length !== trace.levelsDbm.length) throw refuse(fileName, `one of its traces has ${trace.frequenciesHz.length} frequencies and ${trace.levelsDbm.length} levels`)
+    return [trace.id, { frequenciesHz: Float64Array.from(trace.frequenciesHz), levelsDbm: Float64Array.from(trace.levelsDbm) }]
+  }))
+  const missing = review.traces.find(head => !traces.has(head.id))
+  if (missing) throw refuse(fileName, `the points of the trace “${missing.fileName}” are missing`)
+  return { review, traces }
+}
+
+function envelopeOf(text: string, fileName: string): FileShape {
+  let data: unknown
+  try {
+    data = secureParse(text.charCodeAt(0) === 0xFEFF ? text.slice(1) : text, null, { protoAction: 'error', constructorAction: 'error' })
+  }
+  catch (cause) {
+    const forbidden = cause instanceof SyntaxError && /forbidden prototype/i.test(cause.message)
+    throw refuse(fileName, text.trim() === '' ? 'it is empty' : forbidden ? 'it holds a key that no review has (__proto__ or constructor)' : 'it is not JSON, or it was cut short', cause)
+  }
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== FORMAT) throw refuse(fileName, 'it is not a review of Rigorous Meter')
+  const { error, value } = envelope.validate(data, { convert: false })
+  if (error) throw refuse(fileName, `its frame is damaged at ${error.details[0]?.path.join(' › ') ?? 'the top'}`, error)
+  return value as FileShape
+}
+
+function refuse(fileName: string, why: string, cause?: unknown): CoreError<'bad-file'> {
+  return new CoreError('bad-file', `“${fileName}” was not opened: ${why}. Everything on the shelf is as it was.`, { fileName, row: null, why }, { cause })
+}

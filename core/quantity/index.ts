@@ -1,0 +1,11 @@
+export { REFERENCE_OHM, EMF_OVER_PD_DB, dbmFromWatts, wattsFromDbm, dbmFromVoltsPd, voltsPdFromDbm, dbmFromDbuvPd, dbmFromDbuvEmf, dbFromPowerRatio } from './power'
+export { reflectionFromVswr, returnLossDbFromVswr, mismatchLossDbFromVswr } from './reflection'
+export { parseLevel, type LevelRead, type LevelUnit, type ParseLevelOptions } from './parseLevel'
+export { parseFrequency, type FrequencyRead } from './parseFrequency'
+export { parsePlainNumber, type PlainNumberRead, type ParsePlainNumberOptions } from './parsePlainNumber'
+export type { ParseRefusal } from './parseResult'
+export { readNumber, type NumberRead, type NumberAmbiguous } from './readNumber'
+export {
+  MINUS, THIN_SPACE, printNumber, printSigned, printDbm, printDb, printMargin, printPlusMinus, printWatts, printClaimW,
+  printDbmAsWatts, printMhzFigure, printMhz, printFrequencyShort,
+} from './print'

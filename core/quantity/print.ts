@@ -1,0 +1,83 @@
+import { wattsFromDbm } from './power'
+
+/** True minus sign. */
+export const MINUS = '−'
+
+/** Space between a number and its unit: thin, and it does not break. */
+export const THIN_SPACE = '\u202f'
+
+/** A number with fixed decimals and the true minus sign; `–` when there is none. */
+export function printNumber(value: number | null | undefined, decimals = 1): string {
+  if (value === null || value === undefined || Number.isNaN(value)) return '–'
+  const fixed = Math.abs(value).toFixed(decimals)
+  return value < 0 && Number(fixed) !== 0 ? MINUS + fixed : fixed
+}
+
+/** As `printNumber`, with `+` in front of positive numbers. */
+export function printSigned(value: number | null | undefined, decimals = 1): string {
+  const plain = printNumber(value, decimals)
+  return value !== null && value !== undefined && value > 0 && Number(value.toFixed(decimals)) !== 0 ? `+${plain}` : plain
+}
+
+/** A level with its unit: `−16.02 dBm`. */
+export function printDbm(levelDbm: number | null | undefined, decimals = 1): string {
+  return `${printSigned(levelDbm, decimals)}${THIN_SPACE}dBm`
+}
+
+/** A difference of levels: `15.5 dB`. */
+export function printDb(valueDb: number | null | undefined, decimals = 1): string {
+  return `${printNumber(valueDb, decimals)}${THIN_SPACE}dB`
+}
+
+/** A margin as a person reads it: two significant digits below 10, whole dB from 20. */
+export function printMargin(marginDb: number): string {
+  const size = Math.abs(marginDb)
+  return size.toFixed(size < 19.95 ? 1 : 0)
+}
+
+/** A 95 % half-width to two significant digits: `±1.7 dB`, `±0.12 dB`. */
+export function printPlusMinus(halfWidth: number, unit = 'dB'): string {
+  if (!Number.isFinite(halfWidth)) return '±?'
+  const decimals = halfWidth <= 0 ? 1 : Math.max(0, Math.min(4, 1 - Math.floor(Math.log10(halfWidth))))
+  return `±${halfWidth.toFixed(decimals)}${unit ? THIN_SPACE + unit : ''}`
+}
+
+const POWER_STEPS = [[1e3, 'kW'], [1, 'W'], [1e-3, 'mW'], [1e-6, 'µW'], [1e-9, 'nW']] as const
+
+/** A power with the prefix that suits it, three significant digits: `4.37 W`, `850 mW`, `25.0 µW`. */
+export function printWatts(powerW: number | null | undefined, significant = 3): string {
+  if (powerW === null || powerW === undefined || Number.isNaN(powerW)) return '–'
+  const [scale, unit] = POWER_STEPS.find(([step]) => powerW >= step * 0.99999) ?? [1e-12, 'pW']
+  const scaled = powerW / scale
+  const decimals = Math.max(0, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1e-9)) + 1e-9))
+  return `${scaled.toFixed(Math.min(decimals, 6))}${THIN_SPACE}${unit}`
+}
+
+/** A claimed power without needless noughts: `5 W`, `2.5 W`, `500 mW`. */
+export function printClaimW(powerW: number): string {
+  const [scale, unit] = POWER_STEPS.find(([step]) => powerW >= step * 0.99999) ?? [1e-12, 'pW']
+  return `${Number((powerW / scale).toPrecision(4))}${THIN_SPACE}${unit}`
+}
+
+/** The power behind a level: `wattsFromDbm`, printed. */
+export function printDbmAsWatts(levelDbm: number | null | undefined): string {
+  return levelDbm === null || levelDbm === undefined ? '–' : printWatts(wattsFromDbm(levelDbm))
+}
+
+/** The figure of a frequency in MHz, at least three decimals, more when there are more: `146.520`. */
+export function printMhzFigure(frequencyHz: number): string {
+  const mhz = frequencyHz / 1e6
+  const text = mhz.toFixed(6).replace(/0{1,3}$/, '')
+  return text
+}
+
+/** A frequency in MHz with its unit: `146.520 MHz`. */
+export function printMhz(frequencyHz: number): string {
+  return `${printMhzFigure(frequencyHz)}${THIN_SPACE}MHz`
+}
+
+/** A frequency as short as it stays exact: `960 MHz`, `3 GHz`, `100 kHz`. */
+export function printFrequencyShort(frequencyHz: number): string {
+  const [scale, unit] = frequencyHz >= 1e9 ? [1e9, 'GHz'] : frequencyHz >= 1e6 ? [1e6, 'MHz'] : frequencyHz >= 1e3 ? [1e3, 'kHz'] : [1, 'Hz']
+  return `${Number((frequencyHz / scale).toPrecision(7))}${THIN_SPACE}${unit}`
+}

@@ -1,0 +1,3 @@
+export type { ReportBlock, ReportCell, ReportDocument, ReportSection } from './model'
+export { buildReport, type ReportStamp } from './buildReport'
+export { readingsCsv } from './readingsCsv'

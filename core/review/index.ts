@@ -1,0 +1,10 @@
+export type {
+  Band, BatteryLabel, Channel, PowerClaim, PowerLevel, RadioSet, Reading, ReadingDoubt, ReadingSource, Review, ReviewSettings, SetKind, SetRole, TraceHead, TracePoints,
+} from './types'
+export { REVIEW_SCHEMA_VERSION } from './types'
+export { newReview, newRadioSet, newBand, newChannel, newLevel } from './newReview'
+export { checkBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
+export { setName, setShortName, highestClaimW } from './setNames'
+export { currentReadings, readingHistory, slotKey, type CurrentReadings } from './currentReadings'
+export { readingSchema, reviewSchema } from './schema'
+export { validateReview } from './validateReview'

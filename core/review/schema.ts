@@ -1,0 +1,105 @@
+import Joi from 'joi'
+import type { Review } from './types'
+
+const id = Joi.string().min(1).max(80).pattern(/^[\w:.-]+$/)
+const line = Joi.string().allow('').max(400)
+const text = Joi.string().allow('').max(8000)
+const hz = Joi.number().min(0).max(1e12)
+const power = Joi.number().greater(0).max(1e5)
+const db = Joi.number().min(-300).max(300)
+const time = Joi.string().isoDate()
+const list = (item: Joi.Schema, most: number) => Joi.array().items(item).max(most).required()
+
+const loss = Joi.alternatives(
+  Joi.object({ kind: Joi.valid('figure').required(), lossDb: db.required() }),
+  Joi.object({ kind: Joi.valid('table').required(), points: list(Joi.object({ frequencyHz: hz.required(), lossDb: db.required() }), 2000) }),
+)
+
+const part = Joi.object({
+  id: id.required(),
+  kind: Joi.valid('jumper', 'pad', 'adapter', 'load').required(),
+  name: line.required(), note: line.required(), loss: loss.required(),
+  lossUncertainty: Joi.object({ halfWidthDb: Joi.number().min(0).max(60).required(), distribution: Joi.valid('rectangular', 'normal').required(), assumed: Joi.boolean().required() }).required(),
+  vswr: Joi.number().min(1).max(1000).required(),
+  ratingW: power.allow(null).required(), fromHz: hz.allow(null).required(), toHz: hz.allow(null).required(),
+})
+
+const instrumentBase = {
+  id: id.required(), name: line.required(), note: line.required(), fromHz: hz.required(), toHz: hz.required(),
+  vswr: Joi.number().min(1).max(1000).required(), assumed: Joi.boolean().required(), resolution: Joi.number().min(0).max(1000).required(),
+}
+
+const instrument = Joi.alternatives(
+  Joi.object({
+    ...instrumentBase, kind: Joi.valid('power-meter').required(), accuracyPercent: Joi.number().min(0).max(1000).required(),
+    accuracyOf: Joi.valid('reading', 'full-scale').required(), fullScaleW: power.required(), maxInputW: power.required(), inLine: Joi.boolean().required(),
+  }),
+  Joi.object({
+    ...instrumentBase, kind: Joi.valid('spectrum-analyser').required(), damageDbm: db.required(), overloadDbm: db.required(), floorDbm: db.required(),
+    resolutionBandwidthHz: Joi.number().greater(0).max(1e9).required(), amplitudeAccuracyDb: Joi.number().min(0).max(60).required(), floorDoubtDb: Joi.number().min(0).max(60).required(),
+  }),
+)
+
+const chain = Joi.object({
+  id: id.required(), name: line.required(), instrumentId: Joi.string().allow('').max(80).required(), parts: list(part, 60),
+  offsetOnInstrumentDb: db.required(), revision: Joi.number().integer().min(1).required(),
+})
+
+const claim = Joi.alternatives(
+  Joi.object({ kind: Joi.valid('watts').required(), powerW: power.required() }),
+  Joi.object({ kind: Joi.valid('not-said').required() }),
+  Joi.object({ kind: Joi.valid('no-level').required() }),
+)
+
+const band = Joi.object({
+  id: id.required(), name: line.required(),
+  channels: list(Joi.object({ id: id.required(), name: line.required(), frequencyHz: Joi.number().greater(0).max(1e12).required(), harmonics: Joi.boolean().required() }), 200),
+  claims: Joi.object().pattern(id, claim).required(),
+})
+
+const figureOrNull = Joi.number().greater(0).max(1e6).allow(null).required()
+
+const set = Joi.object({
+  id: id.required(), kind: Joi.valid('handheld', 'mobile').required(), role: Joi.valid('under-test', 'control').required(),
+  make: line.required(), model: line.required(), sample: line.required(), serial: line.required(), firmware: line.required(), price: line.required(),
+  howObtained: text.required(), inTheBox: text.required(),
+  battery: Joi.object({ voltageV: figureOrNull, capacityAh: figureOrNull, energyWh: figureOrNull }).required(),
+  levels: list(Joi.object({ id: id.required(), name: line.required() }), 20),
+  bands: list(band, 40), supplyNow: line.required(), keyDownLimitS: Joi.number().min(1).max(3600).required(),
+  chainByStation: Joi.object().pattern(id, id).required(),
+})
+
+const source = Joi.alternatives(
+  Joi.object({ kind: Joi.valid('typed', 'demo').required() }),
+  Joi.object({ kind: Joi.valid('file').required(), fileName: line.required(), sha256: Joi.string().max(128).required(), traceId: id.required() }),
+)
+
+/** Schema of one reading as stored; every station's readings have this shape. */
+export const readingSchema = Joi.object({
+  id: id.required(), setId: id.required(), stationId: id.required(), stepId: Joi.string().min(1).max(300).required(), slot: id.required(),
+  text: line.required(), value: Joi.number().required(),
+  unit: Joi.valid('W', 'mW', 'µW', 'nW', 'kW', 'dBm', 'dBW', 'V', 'mV', 'µV', 'dBµV', 'dBµV emf').required(),
+  levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(), isUpperBound: Joi.boolean().required(), frequencyHz: hz.required(),
+  traceFloorDbm: db.allow(null).required(),
+  doubt: Joi.object({ kind: Joi.valid('coarse-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
+  instrumentId: id.required(), chainId: id.required(), chainRevision: Joi.number().integer().min(1).required(),
+  supply: line.required(), at: time.required(), source: source.required(), supersedes: id.allow(null).required(),
+})
+
+const trace = Joi.object({
+  id: id.required(), setId: id.required(), stepId: Joi.string().min(1).max(300).required(), fileName: line.required(), sha256: Joi.string().max(128).required(),
+  pointCount: Joi.number().integer().min(1).max(2_000_000).required(), fromHz: hz.required(), toHz: hz.required(),
+  resolutionBandwidthHz: hz.allow(null).required(), keepsHighest: Joi.boolean().required(), floorDbm: db.required(), chainId: id.required(), at: time.required(),
+})
+
+/** Schema of a whole review as stored and as taken away in a file. */
+export const reviewSchema = Joi.object<Review>({
+  id: id.required(), title: Joi.string().min(1).max(400).required(), purpose: text.required(), reviewer: line.required(),
+  createdAt: time.required(), updatedAt: time.required(),
+  settings: Joi.object({
+    rulebookId: id.required(), yardstickId: id.allow(null).required(), decisionRule: Joi.valid('sure-either-way').required(),
+    claimToleranceDb: Joi.number().min(0).max(20).required(),
+  }).required(),
+  sets: list(set, 400), instruments: list(instrument, 200), chains: list(chain, 200), readings: list(readingSchema, 50_000), traces: list(trace, 2000),
+  ticks: Joi.object().pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60)).required(),
+})

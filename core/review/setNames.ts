@@ -1,0 +1,22 @@
+import type { RadioSet } from './types'
+
+/** A set as one line: `Osmere Trek 2, sample B`; `Unnamed set` while the card is empty. */
+export function setName(set: RadioSet): string {
+  const name = `${set.make} ${set.model}`.trim() || 'Unnamed set'
+  return set.sample ? `${name}, sample ${set.sample}` : name
+}
+
+/** The short form for narrow columns: `Trek 2, sample B`. */
+export function setShortName(set: RadioSet): string {
+  const name = set.model.trim() || set.make.trim() || 'Unnamed set'
+  return set.sample ? `${name}, sample ${set.sample}` : name
+}
+
+/** Highest power any claim of the set names, W; null when the maker says none. */
+export function highestClaimW(set: RadioSet): number | null {
+  let highest: number | null = null
+  for (const band of set.bands)
+    for (const claim of Object.values(band.claims))
+      if (claim.kind === 'watts' && (highest === null || claim.powerW > highest)) highest = claim.powerW
+  return highest
+}

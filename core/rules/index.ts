@@ -1,0 +1,5 @@
+export type { CarrierFacts, Confidence, Demand, DemandAnswer, LimitAnswer, LimitClause, LimitFound, NoFigureClause, NoFigureFound, Rulebook, ServiceBand } from './types'
+export { evaluateLimit } from './evaluateLimit'
+export { rulebooks, yardsticks, rulebookById } from './rulebooks'
+export { usAmateur } from './usAmateur.table'
+export { goodPractice } from './goodPractice.table'

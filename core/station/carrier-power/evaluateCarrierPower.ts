@@ -1,0 +1,69 @@
+import { claimWords, decide, farEndWords, type Verdict, verdictWithout } from '../../decision'
+import { dbmFromWatts, printClaimW, printDb, printDbm, printSigned, printWatts, wattsFromDbm } from '../../quantity'
+import type { Reading } from '../../review'
+import type { Question, SlotResult, Step, StepResult } from '../contract'
+import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
+import type { StationContext } from '../stationContext'
+import { stepReach } from '../stepReach'
+
+/** A carrier this far below its claim, or this far above, raises a question (common practice, no source). */
+const ABSURD_BELOW_DB = 6
+const ABSURD_ABOVE_DB = 3
+
+/** Judges the carrier of one step against its claim. */
+export function evaluateCarrierPower(step: Step, context: StationContext): StepResult {
+  const slot = step.slots[0]!
+  const reading = context.reading(step.set.id, step.id, slot.id) ?? null
+  const answer = reading && correctReading(reading, context)
+  const corrected = answer && isCorrected(answer) ? answer : null
+  const judged = judge(step, context, reading, corrected, answer && !isCorrected(answer) ? answer.why : null)
+  const result: SlotResult = { slot, reading, corrected, limit: null, yardstick: null, ...judged }
+  return {
+    step, slots: [result], verdict: result.verdict, words: result.words, governs: reading ? result : null,
+    questions: reading && corrected ? askAbout(step, slot.id, reading, corrected, context) : [],
+    progress: { read: reading ? 1 : 0, possible: stepReach(step, slot, context).covered ? 1 : 0 },
+  }
+}
+
+function judge(step: Step, context: StationContext, reading: Reading | null, corrected: CorrectedReading | null, whyNot: string | null): { verdict: Verdict; words: string; notes: string[] } {
+  if (!reading) {
+    const reach = stepReach(step, step.slots[0]!, context)
+    const why = reach.covered ? 'Not measured yet.' : reach.why
+    return { verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', notes: [] }
+  }
+  if (!corrected) return { verdict: verdictWithout('not-covered', whyNot), words: 'Not covered', notes: whyNot ? [whyNot] : [] }
+  const measuredW = wattsFromDbm(corrected.levelDbm)
+  if (step.claim.kind !== 'watts')
+    return { verdict: verdictWithout('no-figure', 'The maker does not say.'), words: `${printWatts(measuredW)}; the maker does not say`, notes: corrected.notes }
+  const claimedDbm = dbmFromWatts(step.claim.powerW)
+  const tolerance = context.review.settings.claimToleranceDb
+  const verdict = decide({
+    valueDb: corrected.levelDbm, limitDb: claimedDbm - tolerance, direction: 'lower',
+    standardUncertaintyDb: corrected.budget.standardUncertaintyDb, degreesOfFreedom: corrected.budget.effectiveDegreesOfFreedom,
+    coverageFactor: corrected.budget.coverageFactor, isUpperBound: corrected.isUpperBound, rule: context.review.settings.decisionRule,
+  })
+  const differenceDb = corrected.levelDbm - claimedDbm
+  const notes = [
+    `${printSigned(differenceDb, 2)} dB against the claimed ${printClaimW(step.claim.powerW)}: ${farEndWords(differenceDb)}.`,
+    ...(tolerance > 0 ? [`Judged with the review’s tolerance of ${printDb(tolerance)}: from ${printWatts(wattsFromDbm(claimedDbm - tolerance))} on it counts as met.`] : []),
+    ...corrected.notes,
+  ]
+  return { verdict, words: claimWords(verdict, { claimedW: step.claim.powerW, measuredW, differenceDb }), notes }
+}
+
+function askAbout(step: Step, slotId: string, reading: Reading, corrected: CorrectedReading, context: StationContext): Question[] {
+  const chain = context.chain(reading.chainId)
+  const instrument = chain && context.instrument(chain.instrumentId)
+  if (instrument?.kind === 'power-meter' && wattsFromDbm(corrected.atInstrumentDbm) > instrument.maxInputW)
+    return [{ slotId, words: `${reading.text} would be more than ${instrument.name} bears (${printClaimW(instrument.maxInputW)}). A slip of the point?` }]
+  if (step.claim.kind !== 'watts') return []
+  const apartDb = corrected.levelDbm - dbmFromWatts(step.claim.powerW)
+  if (apartDb > -ABSURD_BELOW_DB && apartDb < ABSURD_ABOVE_DB) return []
+  const nearLoss = Math.abs(Math.abs(apartDb) - corrected.lossDb) < 3 && corrected.lossDb > 3
+  const hint = nearLoss
+    ? apartDb > 0
+      ? `That is about the loss of the chain (${printDb(corrected.lossDb)}): is the offset already set on the instrument? Then say so at the bench check.`
+      : `That is about the loss of the chain (${printDb(corrected.lossDb)}): is the offset given at the bench check really set on the instrument?`
+    : 'Another power level, a pad missing from the chain, or a slip of the point?'
+  return [{ slotId, words: `${printDbm(corrected.levelDbm)} at the socket is ${printDb(Math.abs(apartDb))} ${apartDb > 0 ? 'above' : 'below'} the claim. ${hint}` }]
+}

@@ -1,0 +1,38 @@
+import { printClaimW } from '../../quantity'
+import type { RadioSet } from '../../review'
+import { TRANSMIT_CAUTIONS } from '../cautions'
+import { chainForStation } from '../chainForStation'
+import type { Step } from '../contract'
+import type { StationContext } from '../stationContext'
+import { stepId, stepPlaces } from '../stepBasics'
+
+export const CARRIER_POWER_ID = 'carrier-power'
+
+/** Instruments that can read carrier power, the best first. */
+export const CARRIER_POWER_INSTRUMENTS = ['power-meter', 'spectrum-analyser'] as const
+
+const KEY_DOWN_S = 8
+const DURATION_S = 35
+
+/** One step for every claimed band, level and chosen channel. */
+export function planCarrierPower(set: RadioSet, context: StationContext): Step[] {
+  const chainId = chainForStation(set, CARRIER_POWER_ID, context, CARRIER_POWER_INSTRUMENTS)
+  const chainName = context.chain(chainId)?.name
+  return stepPlaces(set).map((place): Step => ({
+    ...place,
+    id: stepId(CARRIER_POWER_ID, place),
+    stationId: CARRIER_POWER_ID,
+    set,
+    chainId,
+    slots: [{ id: 'carrier', label: 'carrier', frequencyHz: place.channel.frequencyHz }],
+    instruction: 'Key up, let the reading settle, and type what the instrument shows.',
+    radioSettings: [
+      { id: 'supply', words: set.kind === 'mobile' ? 'Supply at its nominal voltage' : 'Battery full' },
+      { id: 'dual-watch', words: 'Dual watch off' },
+      ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
+    ],
+    cautions: [...TRANSMIT_CAUTIONS, ...(place.claim.kind === 'watts' ? [`The maker claims ${printClaimW(place.claim.powerW)} here.`] : [])],
+    keyDownS: KEY_DOWN_S,
+    durationS: DURATION_S,
+  }))
+}

@@ -1,0 +1,114 @@
+import type Joi from 'joi'
+import type { BenchCheck } from '../chain'
+import type { Verdict } from '../decision'
+import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
+import type { LimitAnswer } from '../rules'
+import type { CorrectedReading } from './correctReading'
+import type { StationContext } from './stationContext'
+
+/** One figure a step asks for. */
+export interface Slot {
+  /** `carrier`, or `x1` to `x10`. Stored in files: never renamed. */
+  id: string
+  label: string
+  frequencyHz: number
+}
+
+/** One line of the set-the-radio list. */
+export interface RadioSetting {
+  id: string
+  words: string
+}
+
+/** One step of the run: one frequency, one level, one chain. */
+export interface Step {
+  /** Stable across planning: station, band, channel and level. */
+  id: string
+  stationId: string
+  set: RadioSet
+  band: Band
+  channel: Channel
+  level: PowerLevel
+  claim: PowerClaim
+  /** Chain new readings go through; null when the bench has none that suits. */
+  chainId: string | null
+  slots: Slot[]
+  instruction: string
+  radioSettings: RadioSetting[]
+  cautions: string[]
+  keyDownS: number
+  durationS: number
+}
+
+/** Something that looks wrong and is asked about, never refused. */
+export interface Question {
+  slotId: string
+  words: string
+}
+
+/** What one slot came to. */
+export interface SlotResult {
+  slot: Slot
+  reading: Reading | null
+  corrected: CorrectedReading | null
+  limit: LimitAnswer | null
+  /** Judged against law or claim. */
+  verdict: Verdict
+  /** The verdict in words, as the station says it. */
+  words: string
+  /** Beside “no figure in law”, when the reviewer's yardstick is on. */
+  yardstick: { limit: LimitAnswer; verdict: Verdict; words: string } | null
+  notes: string[]
+}
+
+/** What a step came to. */
+export interface StepResult {
+  step: Step
+  slots: SlotResult[]
+  verdict: Verdict
+  words: string
+  /** Slot that governs the step's verdict; null when nothing does. */
+  governs: SlotResult | null
+  questions: Question[]
+  /** Readings standing, of readings within reach. */
+  progress: { read: number; possible: number }
+}
+
+/** How a station is summed up for one set and one row of the findings. */
+export interface StationAnswer {
+  verdict: Verdict
+  words: string
+  /** Second line: which member governs, what was left out. */
+  detail: string
+  governs: { step: Step; slotId: string } | null
+  results: StepResult[]
+}
+
+/** One row a station contributes to the findings. */
+export interface StationQuestion {
+  id: string
+  stationId: string
+  question: string
+  detail: string
+  against: 'limits' | 'claims'
+  bandName: string | null
+  /** The yardstick's row, shown only when the yardstick is on. */
+  yardstick: boolean
+}
+
+/** A test. Adding one to the product is adding a folder with one of these and a line in the registry. */
+export interface Station {
+  id: string
+  /** Raised when results change meaning. */
+  version: number
+  title: string
+  /** Place in the order of work (handbook, section 2). */
+  order: number
+  /** Joi schema of one of its readings. */
+  readingSchema: Joi.ObjectSchema
+  plan: (set: RadioSet, context: StationContext) => Step[]
+  checks: (step: Step, context: StationContext) => BenchCheck[]
+  evaluate: (step: Step, context: StationContext) => StepResult
+  questions: (sets: readonly RadioSet[], context: StationContext) => StationQuestion[]
+  answer: (question: StationQuestion, set: RadioSet, context: StationContext) => StationAnswer
+}

@@ -1,0 +1,86 @@
+import { harmonicList } from '../../chain'
+import { type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../decision'
+import { printMargin, printMhz } from '../../quantity'
+import type { RadioSet } from '../../review'
+import type { SlotResult, StationAnswer, StationQuestion, Step, StepResult } from '../contract'
+import type { StationContext } from '../stationContext'
+import { evaluateHarmonics } from './evaluateHarmonics'
+import { HARMONICS_ID, planHarmonics } from './planHarmonics'
+
+/** One row per band name any set has, against law; and one against the yardstick when it is on and law may be silent. */
+export function harmonicsQuestions(sets: readonly RadioSet[], context: StationContext): StationQuestion[] {
+  const bands = new Map<string, { name: string; lowestHz: number }>()
+  for (const set of sets)
+    for (const band of set.bands) {
+      const lowestHz = Math.min(...band.channels.map(channel => channel.frequencyHz), Infinity)
+      const known = bands.get(bandKey(band.name))
+      if (!known || lowestHz < known.lowestHz) bands.set(bandKey(band.name), { name: band.name, lowestHz })
+    }
+  return [...bands.values()].sort((a, b) => a.lowestHz - b.lowestHz).flatMap((band) => {
+    const row = (yardstick: boolean): StationQuestion => ({
+      id: `clean:${bandKey(band.name)}${yardstick ? ':own' : ''}`, stationId: HARMONICS_ID, against: 'limits', bandName: band.name, yardstick,
+      question: `Is it clean on ${band.name}?`,
+      detail: yardstick ? `${context.yardstick?.title ?? ''}: the reviewer’s yardstick` : `harmonics into 50 Ω, ${context.rulebook.title}`,
+    })
+    const silent = context.yardstick !== null && sets.some(set => resultsFor(band.name, set, context).some(result => result.slots.some(slot => slot.yardstick)))
+    return silent ? [row(false), row(true)] : [row(false)]
+  })
+}
+
+/** Sums up one band of one set: the worst of all its steps and harmonics. */
+export function answerHarmonics(question: StationQuestion, set: RadioSet, context: StationContext): StationAnswer {
+  const results = resultsFor(question.bandName ?? '', set, context)
+  if (results.length === 0) {
+    const hasBand = set.bands.some(band => bandKey(band.name) === bandKey(question.bandName ?? ''))
+    const why = hasBand ? 'No channel of this band is chosen for harmonics.' : 'This set does not have the band.'
+    return { verdict: verdictWithout('not-covered', why), words: hasBand ? 'Not covered' : 'Not on this set', detail: hasBand ? 'no channel chosen' : '', governs: null, results }
+  }
+  const members = results.flatMap(result => result.slots.filter(slot => slot.slot.id !== 'x1').map(slot => member(result.step, slot, question.yardstick)))
+  const measured = members.filter(({ member: { slot } }) => slot.reading !== null)
+  if (measured.length === 0)
+    return { verdict: verdictWithout('not-covered', 'Not measured yet.'), words: 'Not measured', detail: `${members.length} to measure`, governs: null, results }
+  if (!question.yardstick && measured.every(({ verdict }) => verdict.state === 'no-figure')) {
+    const governs = measured[0]!.member
+    return { verdict: measured[0]!.verdict, words: 'No figure in law', detail: governs.slot.limit?.clause ?? '', governs: place(governs), results }
+  }
+  const worst = worstVerdict(members)!
+  return { verdict: worst.verdict, words: verdictWords(worst.verdict), detail: detailFor(members, worst.governs, worst.verdict), governs: place(worst.governs), results }
+}
+
+interface Member { step: Step; slot: SlotResult }
+
+function member(step: Step, slot: SlotResult, yardstick: boolean): { member: Member; verdict: Verdict } {
+  const verdict = yardstick
+    ? slot.yardstick?.verdict ?? (slot.verdict.state === 'no-figure' ? verdictWithout('not-covered', null) : slot.verdict.state === 'not-covered' ? slot.verdict : verdictWithout('not-covered', 'Law has a figure here.'))
+    : slot.verdict
+  return { member: { step, slot }, verdict }
+}
+
+function place(member: Member): { step: Step; slotId: string } {
+  return { step: member.step, slotId: member.slot.slot.id }
+}
+
+function detailFor(members: { member: Member; verdict: Verdict }[], governs: Member, verdict: Verdict): string {
+  const missing = members.filter(({ verdict: { state } }) => state === 'not-covered')
+  const missingNumbers = [...new Set(missing.map(({ member: { slot } }) => harmonicNumber(slot)))]
+  const where = (found: Member) => `${found.slot.slot.label}${members.some(({ member: other }) => other.step !== found.step) ? `, ${found.step.level.name} on ${printMhz(found.step.channel.frequencyHz)}` : ''}`
+  if (verdict.state !== 'not-covered')
+    return missing.length > 0 ? `at ${where(governs)}; ${harmonicList(missingNumbers)} not covered` : `at ${where(governs)}`
+  const read = members.filter(({ verdict: { state } }) => state === 'inside')
+  const least = worstVerdict(read)
+  return least ? `${harmonicList(missingNumbers)}. What was read is inside, least ${printMargin(least.verdict.marginDb ?? 0)} at ${where(least.governs)}` : harmonicList(missingNumbers)
+}
+
+function harmonicNumber(slot: SlotResult): number {
+  return Number(slot.slot.id.slice(1))
+}
+
+function bandKey(name: string): string {
+  return name.trim().toLowerCase().replace(/\s+/g, ' ')
+}
+
+function resultsFor(bandName: string, set: RadioSet, context: StationContext): StepResult[] {
+  return planHarmonics(set, context)
+    .filter(step => bandKey(step.band.name) === bandKey(bandName))
+    .map(step => evaluateHarmonics(step, context))
+}

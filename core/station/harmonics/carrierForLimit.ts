@@ -1,0 +1,36 @@
+import { wattsFromDbm } from '../../quantity'
+import type { Step } from '../contract'
+import { correctReading, isCorrected } from '../correctReading'
+import { CARRIER_POWER_ID } from '../carrier-power/planCarrierPower'
+import type { StationContext } from '../stationContext'
+import { stepId } from '../stepBasics'
+
+/** The carrier power a limit is worked out from, and how well it is known. */
+export interface CarrierForLimit {
+  powerW: number
+  /** 0 when it is only the claim: nobody knows how far off that is. */
+  standardUncertaintyDb: number
+  from: 'carrier-power' | 'first-line' | 'claim'
+  words: string
+}
+
+/**
+ * Mean power of the fundamental for the limit: as read at the carrier power station, else the ×1 line
+ * of this step, else the claim until one of them is read. null when nobody says anything.
+ */
+export function carrierForLimit(step: Step, context: StationContext): CarrierForLimit | null {
+  const metered = fromReading(step, context, stepId(CARRIER_POWER_ID, step), 'carrier')
+  if (metered) return { ...metered, from: 'carrier-power', words: 'carrier as read at the carrier power station' }
+  const first = fromReading(step, context, step.id, 'x1')
+  if (first) return { ...first, from: 'first-line', words: 'carrier as read in the ×1 line' }
+  if (step.claim.kind === 'watts')
+    return { powerW: step.claim.powerW, standardUncertaintyDb: 0, from: 'claim', words: 'by the claim, until the carrier is read' }
+  return null
+}
+
+function fromReading(step: Step, context: StationContext, stepIdOfReading: string, slot: string): Pick<CarrierForLimit, 'powerW' | 'standardUncertaintyDb'> | null {
+  const reading = context.reading(step.set.id, stepIdOfReading, slot)
+  const corrected = reading && correctReading(reading, context)
+  if (!corrected || !isCorrected(corrected) || corrected.isUpperBound) return null
+  return { powerW: wattsFromDbm(corrected.levelDbm), standardUncertaintyDb: corrected.budget.standardUncertaintyDb }
+}

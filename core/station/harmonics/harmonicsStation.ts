@@ -1,0 +1,20 @@
+import { readingSchema } from '../../review'
+import type { Station } from '../contract'
+import { stepChecks } from '../stepChecks'
+import { answerHarmonics, harmonicsQuestions } from './answerHarmonics'
+import { evaluateHarmonics } from './evaluateHarmonics'
+import { HARMONICS_ID, HIGHEST_HARMONIC, planHarmonics } from './planHarmonics'
+
+/** Harmonics: what leaves the socket at whole multiples of the carrier, against the limit in law. */
+export const harmonicsStation = Object.freeze({
+  id: HARMONICS_ID,
+  version: 1,
+  title: 'Harmonics',
+  order: 5,
+  readingSchema,
+  plan: planHarmonics,
+  checks: (step, context) => stepChecks(step, context, HIGHEST_HARMONIC),
+  evaluate: evaluateHarmonics,
+  questions: harmonicsQuestions,
+  answer: answerHarmonics,
+} as const satisfies Station)

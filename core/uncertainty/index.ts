@@ -1,0 +1,7 @@
+export { contribution, type Contribution, type ContributionGroup, type ContributionInput, type Distribution } from './contribution'
+export { budget, type Budget } from './budget'
+export { budgetLines, type BudgetLine } from './budgetLines'
+export { percentAsDb, DB_PER_UNIT_POWER } from './percentOfPower'
+export { coverageFactor, probabilityBelow } from './studentT'
+export { floorEffect, floorBiasDb, BOUND_BELOW_DB, CORRECT_BELOW_DB, type FloorEffect } from './noiseFloor'
+export { mismatchHalfWidthDb, mismatchLimitsDb } from './mismatch'

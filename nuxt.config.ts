@@ -1,0 +1,57 @@
+import { fileURLToPath } from 'node:url'
+import { darkTheme, lightTheme } from './app/theme/themes'
+
+const coreFolder = fileURLToPath(new URL('./core', import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module'],
+  alias: { '#core': coreFolder },
+  imports: { autoImport: true, dirs: ['stores', 'composables'] },
+  components: [{ path: '~/components', pathPrefix: false }],
+  css: ['~/assets/fonts.css', '~/assets/base.css'],
+  runtimeConfig: {
+    public: { demo: false, version: process.env.npm_package_version ?? '0.1.0' },
+  },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Rigorous Meter',
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'The bench companion for testing handheld and mobile radios.' },
+        { name: 'color-scheme', content: 'light dark' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  vuetify: {
+    moduleOptions: { importComposables: true },
+    vuetifyOptions: {
+      icons: { defaultSet: 'mdi-svg' },
+      theme: { defaultTheme: 'day', themes: { day: lightTheme, night: darkTheme } },
+      defaults: {
+        VBtn: { variant: 'flat', elevation: 0, ripple: false },
+        VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+        VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', autoGrow: true, rows: 2 },
+        VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+        VCheckbox: { density: 'compact', hideDetails: true, ripple: false, color: 'primary' },
+        VSwitch: { density: 'compact', hideDetails: true, ripple: false, color: 'primary', inset: true },
+        VCard: { elevation: 0, variant: 'flat' },
+        VDialog: { scrim: true },
+      },
+    },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
+  },
+  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
+  vite: {
+    worker: { format: 'es' },
+    build: { chunkSizeWarningLimit: 2500 },
+  },
+})
