@@ -1,3 +1,14 @@
+<script setup lang="ts">
+const ui = useUiStore()
+const theme = useTheme()
+watch(() => ui.themeName, name => theme.change(name), { immediate: true })
+</script>
+
 <template>
-  <VApp><NuxtPage /></VApp>
+  <VApp>
+    <NuxtPage />
+    <AppNotice />
+    <KeysDialog />
+    <FindDialog />
+  </VApp>
 </template>

@@ -1,1 +1,196 @@
-<template><main><VBtn>Hi</VBtn> µΩ</main></template>
+<script setup lang="ts">
+import { mdiDotsVertical } from '@mdi/js'
+import { format } from 'date-fns'
+import { type ReviewBundle, writeReviewFile } from '#core/format'
+import type { ReviewHead } from '~/storage/reviewStorage'
+
+const shelf = useShelfStore()
+const review = useReviewStore()
+const ui = useUiStore()
+const router = useRouter()
+const config = useRuntimeConfig().public
+
+const title = ref('')
+const filePicker = useTemplateRef<HTMLInputElement>('filePicker')
+const waiting = shallowRef<ReviewBundle | null>(null)
+const toRemove = shallowRef<ReviewHead | null>(null)
+const dragging = ref(false)
+
+onMounted(async () => {
+  review.close()
+  document.title = 'Shelf · Rigorous Meter'
+  try {
+    if (config.demo) await shelf.putDemoOnce()
+    await shelf.refresh()
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+})
+
+async function start(): Promise<void> {
+  const name = title.value.trim()
+  if (!name) return
+  try {
+    const id = await shelf.start(name)
+    await router.push(`/review/${id}/card`)
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+}
+
+async function openDemo(): Promise<void> {
+  try {
+    const id = await shelf.putDemo()
+    await router.push(`/review/${id}/findings`)
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+}
+
+async function bringIn(file: File | undefined): Promise<void> {
+  if (!file) return
+  try {
+    const bundle = await shelf.readFile(file)
+    if (shelf.isOnShelf(bundle.review.id)) waiting.value = bundle
+    else await put(bundle)
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+}
+
+async function put(bundle: ReviewBundle): Promise<void> {
+  try {
+    await shelf.put(bundle)
+    ui.say(`“${bundle.review.title}” is on the shelf.`)
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+  waiting.value = null
+}
+
+function picked(event: Event): void {
+  const input = event.target as HTMLInputElement
+  void bringIn(input.files?.[0])
+  input.value = ''
+}
+
+function dropped(event: DragEvent): void {
+  dragging.value = false
+  void bringIn(event.dataTransfer?.files[0])
+}
+
+async function takeAway(head: ReviewHead): Promise<void> {
+  try {
+    const bundle = await shelf.bundleOf(head.id)
+    if (bundle) downloadFile(`${fileNameFrom(head.title)}.review.json`, new Blob([writeReviewFile(bundle, { version: config.version, at: new Date().toISOString() })], { type: 'application/json' }))
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+}
+
+async function remove(): Promise<void> {
+  if (toRemove.value) await shelf.remove(toRemove.value.id)
+  toRemove.value = null
+}
+
+const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yyyy, HH:mm')
+</script>
+
+<template>
+  <div class="page" :class="{ dragging }" @dragover.prevent="dragging = true" @dragleave.self="dragging = false" @drop.prevent="dropped">
+    <AppHeader :crumbs="[{ text: 'Shelf' }]" />
+    <main class="main">
+      <div class="spread">
+        <div>
+          <h1>Shelf</h1>
+          <p class="quiet">Every review in this browser. Nothing leaves it unless you take it away as a file.</p>
+        </div>
+        <div class="row">
+          <VBtn variant="outlined" @click="filePicker?.click()">Bring in a review</VBtn>
+          <input ref="filePicker" type="file" accept=".json,application/json" class="only-read" tabindex="-1" aria-label="Review file" data-testid="review-file" @change="picked">
+        </div>
+      </div>
+
+      <form class="sheet start" @submit.prevent="start">
+        <VTextField v-model="title" label="What is the review about?" placeholder="Marshals’ handhelds for the spring race" :maxlength="200" />
+        <VBtn type="submit" color="primary" :disabled="!title.trim()">Start a review</VBtn>
+      </form>
+
+      <ul v-if="shelf.heads.length" class="reviews">
+        <li v-for="head in shelf.heads" :key="head.id" class="sheet review">
+          <NuxtLink :to="head.readingCount ? `/review/${head.id}/findings` : `/review/${head.id}/card`" class="open">
+            <h2>{{ head.title }}</h2>
+            <p class="quiet">{{ head.setNames.filter(Boolean).join(' · ') || 'No radio yet' }}</p>
+          </NuxtLink>
+          <div class="facts small quiet">
+            <span><span class="figure">{{ head.setNames.length }}</span> {{ head.setNames.length === 1 ? 'radio' : 'radios' }}</span>
+            <span><span class="figure">{{ head.readingCount }}</span> {{ head.readingCount === 1 ? 'reading' : 'readings' }}</span>
+            <span>changed {{ changed(head) }}</span>
+          </div>
+          <VMenu>
+            <template #activator="{ props }"><VBtn icon variant="text" size="small" :aria-label="`More for ${head.title}`" v-bind="props"><VIcon :icon="mdiDotsVertical" /></VBtn></template>
+            <VList density="compact">
+              <VListItem title="Take away as a file" @click="takeAway(head)" />
+              <VListItem title="Remove from the shelf" @click="toRemove = head" />
+            </VList>
+          </VMenu>
+        </li>
+      </ul>
+
+      <section v-else-if="shelf.loaded" class="sheet empty" data-testid="empty-shelf">
+        <h2>The shelf is empty</h2>
+        <p>Start a review above: name it, add a radio with what its maker claims, tell what is on your bench, and the run is planned for you. Or look at the demo review first; everything in it is invented.</p>
+        <div class="row"><VBtn variant="outlined" @click="openDemo">Open the demo review</VBtn></div>
+      </section>
+
+      <p v-if="shelf.heads.length && !shelf.isOnShelf('demo-fell-race')" class="small quiet">The demo review is not on the shelf. <button type="button" class="link" @click="openDemo">Bring it back</button></p>
+    </main>
+
+    <VDialog :model-value="waiting !== null" max-width="520" @update:model-value="value => !value && (waiting = null)">
+      <VCard class="dialog">
+        <h2>This review is on the shelf already</h2>
+        <p>“{{ waiting?.review.title }}”, {{ waiting?.review.readings.length }} readings in the file. Keep both, or put the one from the file in place of the one here?</p>
+        <div class="row end">
+          <VBtn variant="text" @click="waiting = null">Leave it</VBtn>
+          <VBtn variant="outlined" @click="waiting && put(waiting)">Replace the one here</VBtn>
+          <VBtn color="primary" @click="waiting && put(shelf.asCopy(waiting))">Keep both</VBtn>
+        </div>
+      </VCard>
+    </VDialog>
+
+    <VDialog :model-value="toRemove !== null" max-width="520" @update:model-value="value => !value && (toRemove = null)">
+      <VCard class="dialog">
+        <h2>Remove “{{ toRemove?.title }}”?</h2>
+        <p>Its {{ toRemove?.readingCount }} readings and its traces go with it, for good. Take it away as a file first if you may want it again.</p>
+        <div class="row end">
+          <VBtn variant="text" @click="toRemove = null">Keep it</VBtn>
+          <VBtn variant="outlined" @click="toRemove && takeAway(toRemove)">Take away as a file</VBtn>
+          <VBtn color="error" @click="remove">Remove</VBtn>
+        </div>
+      </VCard>
+    </VDialog>
+  </div>
+</template>
+
+<style scoped>
+.page { min-height: 100vh; }
+.main { max-width: 1000px; margin: 0 auto; padding: 24px 20px 60px; display: grid; gap: 18px; }
+.start { display: flex; gap: 12px; align-items: center; padding: 14px; flex-wrap: wrap; }
+.start > :first-child { flex: 1 1 260px; }
+.reviews { list-style: none; padding: 0; margin: 0; display: grid; gap: 10px; }
+.review { display: flex; align-items: center; gap: 16px; padding: 14px 10px 14px 18px; flex-wrap: wrap; }
+.open { flex: 1 1 320px; color: inherit; text-decoration: none; min-width: 0; overflow-wrap: anywhere; }
+.open:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
+.facts { display: flex; gap: 16px; flex-wrap: wrap; }
+.empty { padding: 28px; display: grid; gap: 12px; max-width: 640px; }
+.dialog { padding: 22px; display: grid; gap: 14px; }
+.end { justify-content: flex-end; }
+.link { color: var(--spruce); text-decoration: underline; }
+.dragging .main { outline: 2px dashed var(--spruce); outline-offset: -8px; border-radius: var(--radius); }
+</style>

@@ -1,0 +1,31 @@
+/** Colours a chart draws with, from the theme in force. */
+export interface ChartPalette {
+  ink: string
+  ink2: string
+  ink3: string
+  line: string
+  sheet: string
+  spruce: string
+  inside: string
+  close: string
+  outside: string
+  outsideWash: string
+  notCovered: string
+}
+
+/** Picks the chart's colours out of a Vuetify theme's colour table. */
+export function chartPalette(colors: Record<string, string>): ChartPalette {
+  const take = (name: string) => String(colors[name] ?? '#000000')
+  return {
+    ink: take('ink'), ink2: take('ink-2'), ink3: take('ink-3'), line: take('line'), sheet: take('surface'), spruce: take('primary'),
+    inside: take('inside'), close: take('close'), outside: take('outside'), outsideWash: take('outside-wash'), notCovered: take('not-covered'),
+  }
+}
+
+/** Colour of a verdict. */
+export function verdictColour(palette: ChartPalette, state: string): string {
+  return state === 'inside' ? palette.inside : state === 'too-close' ? palette.close : state === 'outside' ? palette.outside : palette.notCovered
+}
+
+export const FACE = '\'Atkinson Hyperlegible Next\', \'Meter Signs\', sans-serif'
+export const FIGURES = '\'Atkinson Hyperlegible Mono\', \'Meter Signs\', monospace'

@@ -1,0 +1,84 @@
+import type { EChartsCoreOption } from 'echarts/core'
+import { printDbm, printMhz, printSigned } from '#core/quantity'
+import type { TracePoints } from '#core/review'
+import type { SlotResult } from '#core/station'
+import { type ChartPalette, FACE, FIGURES, verdictColour } from './palette'
+
+export interface SpectrumInput {
+  palette: ChartPalette
+  slots: SlotResult[]
+  /** Trace at the radio's level; null when only peaks were typed. */
+  trace: TracePoints | null
+  limitDbm: number | null
+  limitLabel: string
+  carrierHz: number
+  /** Highest frequency the instrument reaches, Hz. */
+  reachHz: number
+}
+
+/** The spectrum at the radio's socket: trace or stems, the limit, and each peak in its verdict's colour. */
+export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
+  const { palette, slots, trace, limitDbm, limitLabel, carrierHz, reachHz } = input
+  const read = slots.filter(slot => slot.corrected)
+  const levels = [...read.map(slot => slot.corrected!.levelDbm), ...(limitDbm === null ? [] : [limitDbm]), ...(trace ? finite(trace.levelsDbm) : [])]
+  const lowest = Math.floor((Math.min(...levels, -40) - 4) / 20) * 20
+  const highest = Math.ceil((Math.max(...levels, 20) + 4) / 20) * 20
+  const reachMhz = Math.min(reachHz, 10.5 * carrierHz) / 1e6
+  const toMhz = Math.max(reachMhz, ...read.map(slot => slot.slot.frequencyHz / 1e6 * 1.04), trace ? (trace.frequenciesHz.at(-1) ?? 0) / 1e6 : 0)
+  const beyond = Math.min(10.5 * carrierHz / 1e6, toMhz * 1.12)
+  const stems = read.flatMap(slot => [[slot.slot.frequencyHz / 1e6, lowest], [slot.slot.frequencyHz / 1e6, slot.corrected!.levelDbm], [null, null]])
+  return {
+    animation: false,
+    textStyle: { fontFamily: FACE, color: palette.ink2 },
+    grid: { left: 52, right: 18, top: 26, bottom: 30 },
+    tooltip: { trigger: 'item', confine: true, backgroundColor: palette.sheet, borderColor: palette.line, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 }, formatter: (one: { value?: unknown; name?: string }) => tooltip(one) },
+    xAxis: { type: 'value', min: 0, max: beyond > toMhz ? Math.ceil(beyond) : Math.ceil(toMhz), axisLine: { lineStyle: { color: palette.line } }, axisTick: { show: false }, splitLine: { show: false }, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, showMaxLabel: false, formatter: (mhz: number) => `${mhz}` }, name: 'MHz', nameLocation: 'end', nameGap: -22, nameTextStyle: { color: palette.ink3, verticalAlign: 'top', padding: [10, 0, 0, 0] } },
+    yAxis: { type: 'value', min: lowest, max: highest, interval: 20, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, formatter: (dbm: number) => printSigned(dbm, 0) }, splitLine: { lineStyle: { color: palette.line } } },
+    series: [
+      trace
+        ? { type: 'line', name: 'trace', data: pairs(trace), showSymbol: false, silent: true, lineStyle: { color: palette.spruce, width: 1.4 }, z: 2 }
+        : { type: 'line', name: 'peaks', data: stems, showSymbol: false, silent: true, connectNulls: false, lineStyle: { color: palette.spruce, width: 2 }, z: 2 },
+      {
+        type: 'scatter', name: 'harmonics', symbolSize: 7, z: 5,
+        data: read.map(slot => ({
+          value: [slot.slot.frequencyHz / 1e6, slot.corrected!.levelDbm], name: `${slot.slot.label}: ${slot.words}`,
+          itemStyle: { color: slot.slot.id === 'x1' ? palette.ink : verdictColour(palette, (slot.yardstick ?? slot).verdict.state) },
+          label: { show: true, position: slot.slot.id === 'x1' ? 'right' : 'top', formatter: slot.slot.id === 'x1' ? 'carrier' : slot.slot.label, fontFamily: FACE, fontWeight: 700, fontSize: 13, color: slot.slot.id === 'x1' ? palette.ink : verdictColour(palette, (slot.yardstick ?? slot).verdict.state) },
+        })),
+      },
+      {
+        type: 'line', name: 'limit', silent: true, showSymbol: false, z: 4, lineStyle: { color: palette.ink, width: 1.8 },
+        data: limitDbm === null ? [] : [[1.1 * carrierHz / 1e6, limitDbm], [toMhz, limitDbm]],
+        endLabel: { show: limitDbm !== null, formatter: limitLabel, align: 'right', verticalAlign: 'bottom', offset: [-8, -12], color: palette.ink, fontFamily: FACE, fontSize: 13 },
+        markArea: { silent: true, data: [
+          ...(limitDbm === null ? [] : [[{ coord: [1.1 * carrierHz / 1e6, highest], itemStyle: { color: palette.outsideWash, opacity: 0.45 } }, { coord: [toMhz, limitDbm] }]]),
+          ...(beyond > toMhz ? [[{ coord: [toMhz, highest], itemStyle: { color: palette.line, opacity: 0.5 }, label: { show: true, position: 'insideTop', formatter: 'not covered', color: palette.notCovered, fontSize: 12 } }, { coord: [Math.ceil(beyond), lowest] }]] : []),
+        ] },
+      },
+    ],
+  }
+}
+
+function tooltip(one: { value?: unknown; name?: string }): string {
+  const value = Array.isArray(one.value) ? (one.value as number[]) : []
+  return value.length < 2 ? '' : `${escapeHtml(one.name ?? '')}<br>${printMhz(value[0]! * 1e6)}, ${printDbm(value[1]!)}`
+}
+
+/** The tooltip takes HTML; names come from data. */
+function escapeHtml(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;')
+}
+
+function pairs(trace: TracePoints): [number, number | null][] {
+  return Array.from(trace.frequenciesHz, (hz, i) => [hz / 1e6, Number.isNaN(trace.levelsDbm[i]!) ? null : trace.levelsDbm[i]!])
+}
+
+function finite(values: Float64Array): number[] {
+  let low = Infinity
+  let high = -Infinity
+  for (const value of values) {
+    if (value < low) low = value
+    if (value > high) high = value
+  }
+  return Number.isFinite(low) ? [low, high] : []
+}

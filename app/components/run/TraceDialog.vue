@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { HarmonicPeak, TracePeaks } from '#core/format'
+import { HIGHEST_HARMONIC } from '#core/station'
+import { printDbm, printFrequencyShort, printMhzFigure } from '#core/quantity'
+import type { TraceFileRead } from '~/workers/trace.worker'
+import { askTraceWorker } from '~/workers/traceWorker'
+
+/** What a trace file holds, to be looked at before it fills the table. */
+const { file, fileName, carrierHz, rbwOfInstrumentHz } = defineProps<{ file: TraceFileRead | null; fileName: string; carrierHz: number; rbwOfInstrumentHz: number | null }>()
+const emit = defineEmits<{ close: []; take: [value: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[] }] }>()
+
+const resolutionBandwidthHz = ref<number | null>(null)
+const keepsHighest = ref(false)
+const found = shallowRef<TracePeaks | null>(null)
+const ui = useUiStore()
+
+watch(() => file, (now) => {
+  resolutionBandwidthHz.value = now?.resolutionBandwidthHz ?? null
+  keepsHighest.value = false
+  found.value = null
+})
+watch([() => file, resolutionBandwidthHz, keepsHighest], async () => {
+  if (!file) return
+  try {
+    found.value = await askTraceWorker(worker => worker.peaks({ frequenciesHz: file.frequenciesHz, levelsDbm: file.levelsDbm }, {
+      carrierHz, highestHarmonic: HIGHEST_HARMONIC, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value,
+    }))
+  }
+  catch (error) {
+    ui.sayProblem(error)
+  }
+}, { immediate: true })
+
+const chosen = computed(() => found.value?.peaks.filter(({ peak }) => peak !== null) ?? [])
+
+function take(): void {
+  if (found.value) emit('take', { peaks: found.value, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value, chosen: chosen.value })
+}
+</script>
+
+<template>
+  <VDialog :model-value="file !== null" max-width="720" scrollable @update:model-value="value => !value && emit('close')">
+    <VCard class="dialog">
+      <h2>Bring in “{{ fileName }}”?</h2>
+      <ul class="understood small"><li v-for="line in file?.understood" :key="line">{{ line }}</li><li v-if="found">Its noise floor is about {{ printDbm(found.floorDbm, 0) }} at the instrument.</li></ul>
+      <div class="settings">
+        <NumberField v-model="resolutionBandwidthHz" label="Resolution bandwidth" frequency optional empty-words="not known" />
+        <VBtn v-if="rbwOfInstrumentHz !== null && resolutionBandwidthHz !== rbwOfInstrumentHz" variant="outlined" size="small" @click="resolutionBandwidthHz = rbwOfInstrumentHz">Take the instrument’s {{ printFrequencyShort(rbwOfInstrumentHz) }}</VBtn>
+        <VCheckbox v-model="keepsHighest" label="Each point is the highest level since the one before (peak detector)" />
+      </div>
+      <div class="scroll">
+        <table class="plain">
+          <thead><tr><th>×</th><th class="right">MHz</th><th class="right">Peak, dBm</th><th>Remark</th></tr></thead>
+          <tbody>
+            <tr v-for="line in found?.peaks" :key="line.harmonic">
+              <td>×{{ line.harmonic }}</td><td class="right figure">{{ printMhzFigure(line.frequencyHz) }}</td>
+              <td class="right figure">{{ line.peak ? line.peak.levelDbm.toFixed(1).replace('-', '−') : '–' }}</td>
+              <td class="small" :class="{ doubt: line.warning }">{{ line.warning ?? '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div class="row end">
+        <VBtn variant="text" @click="emit('close')">Leave it</VBtn>
+        <VBtn color="primary" :disabled="chosen.length === 0" @click="take">Fill the table with {{ chosen.length }} {{ chosen.length === 1 ? 'peak' : 'peaks' }}</VBtn>
+      </div>
+    </VCard>
+  </VDialog>
+</template>
+
+<style scoped>
+.dialog { padding: 20px 22px; display: grid; gap: 12px; }
+.understood { margin: 0; padding-left: 18px; color: var(--ink-2); }
+.settings { display: grid; grid-template-columns: 200px auto; gap: 6px 12px; align-items: center; justify-content: start; }
+.settings > :last-child { grid-column: 1 / -1; }
+.scroll { max-height: 46vh; overflow: auto; }
+.plain td { padding: 4px 8px; }
+.doubt { color: var(--close); }
+.end { justify-content: flex-end; }
+</style>

@@ -1,0 +1,110 @@
+import { type Chain, type Instrument, newChain, newPart, newPowerMeter, newSpectrumAnalyser, type Part, type PartKind } from '#core/chain'
+
+/** Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves its figures. */
+export function useBenchEdits() {
+  const store = useReviewStore()
+  const ui = useUiStore()
+
+  function changeChain(chainId: string, label: string, recipe: (draft: Chain) => void): void {
+    store.change(label, (draft) => {
+      const chain = draft.chains.find(({ id }) => id === chainId)
+      if (!chain) return
+      recipe(chain)
+      chain.revision += 1
+    })
+  }
+
+  function addChain(name: string, instrumentId: string): string {
+    const id = crypto.randomUUID()
+    store.change(`the chain ${name}`, draft => void draft.chains.push(newChain(id, name, instrumentId)))
+    return id
+  }
+
+  function duplicateChain(chain: Chain): string {
+    const id = crypto.randomUUID()
+    store.change(`a copy of ${chain.name}`, (draft) => {
+      const copy = JSON.parse(JSON.stringify(chain)) as Chain
+      draft.chains.push({ ...copy, id, name: `${chain.name}, copy`, revision: 1, parts: copy.parts.map(part => ({ ...part, id: crypto.randomUUID() })) })
+    })
+    return id
+  }
+
+  function readingsOn(chainId: string): number {
+    return store.review?.readings.filter(reading => reading.chainId === chainId).length ?? 0
+  }
+
+  function removeChain(chain: Chain): boolean {
+    const resting = readingsOn(chain.id)
+    if (resting > 0) {
+      ui.say(`${resting} readings were taken through “${chain.name}” and cannot be put right without it. It stays.`)
+      return false
+    }
+    return store.change(`the chain ${chain.name} removed`, (draft) => { draft.chains = draft.chains.filter(({ id }) => id !== chain.id) })
+  }
+
+  function addPart(chainId: string, kind: PartKind): string {
+    const id = crypto.randomUUID()
+    changeChain(chainId, `a ${kind} added`, draft => void draft.parts.push(newPart(id, kind)))
+    return id
+  }
+
+  function changePart(chainId: string, partId: string, label: string, recipe: (draft: Part) => void): void {
+    changeChain(chainId, label, (draft) => {
+      const part = draft.parts.find(({ id }) => id === partId)
+      if (part) recipe(part)
+    })
+  }
+
+  function duplicatePart(chainId: string, part: Part): string {
+    const id = crypto.randomUUID()
+    changeChain(chainId, `a copy of ${part.name}`, (draft) => {
+      const at = draft.parts.findIndex(other => other.id === part.id)
+      draft.parts.splice(at + 1, 0, { ...(JSON.parse(JSON.stringify(part)) as Part), id })
+    })
+    return id
+  }
+
+  function removePart(chainId: string, part: Part): void {
+    changeChain(chainId, `${part.name} removed`, (draft) => { draft.parts = draft.parts.filter(({ id }) => id !== part.id) })
+  }
+
+  function movePart(chainId: string, partId: string, to: number): void {
+    changeChain(chainId, 'a part moved', (draft) => {
+      const from = draft.parts.findIndex(({ id }) => id === partId)
+      const [part] = draft.parts.splice(from, 1)
+      if (part) draft.parts.splice(to, 0, part)
+    })
+  }
+
+  function addInstrument(kind: Instrument['kind']): string {
+    const id = crypto.randomUUID()
+    store.change('an instrument added', draft => void draft.instruments.push(kind === 'power-meter' ? newPowerMeter(id) : newSpectrumAnalyser(id)))
+    return id
+  }
+
+  function changeInstrument(instrumentId: string, label: string, recipe: (draft: Instrument) => void): void {
+    store.change(label, (draft) => {
+      const instrument = draft.instruments.find(({ id }) => id === instrumentId)
+      if (!instrument) return
+      recipe(instrument)
+      for (const chain of draft.chains) if (chain.instrumentId === instrumentId) chain.revision += 1
+    })
+  }
+
+  function duplicateInstrument(instrument: Instrument): string {
+    const id = crypto.randomUUID()
+    store.change(`a copy of ${instrument.name}`, draft => void draft.instruments.push({ ...(JSON.parse(JSON.stringify(instrument)) as Instrument), id, name: `${instrument.name}, copy` }))
+    return id
+  }
+
+  function removeInstrument(instrument: Instrument): boolean {
+    const users = store.review?.chains.filter(chain => chain.instrumentId === instrument.id) ?? []
+    if (users.length > 0) {
+      ui.say(`“${instrument.name}” ends the chain “${users[0]!.name}”. Give that chain another instrument first.`)
+      return false
+    }
+    return store.change(`${instrument.name} removed`, (draft) => { draft.instruments = draft.instruments.filter(({ id }) => id !== instrument.id) })
+  }
+
+  return { changeChain, addChain, duplicateChain, readingsOn, removeChain, addPart, changePart, duplicatePart, removePart, movePart, addInstrument, changeInstrument, duplicateInstrument, removeInstrument }
+}

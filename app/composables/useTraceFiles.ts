@@ -1,0 +1,35 @@
+import { MAX_TRACE_BYTES } from '#core/format'
+import type { TraceFileRead } from '~/workers/trace.worker'
+import { askTraceWorker } from '~/workers/traceWorker'
+
+/** Takes a trace file from button or drop, reads it in the worker, and holds it until it is confirmed. */
+export function useTraceFiles() {
+  const ui = useUiStore()
+  const file = shallowRef<TraceFileRead | null>(null)
+  const fileName = ref('')
+  const busy = ref(false)
+
+  async function bringIn(picked: File | undefined | null): Promise<void> {
+    if (!picked) return
+    if (picked.size > MAX_TRACE_BYTES) {
+      ui.sayProblem(`“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`)
+      return
+    }
+    busy.value = true
+    try {
+      const bytes = await picked.arrayBuffer()
+      file.value = await askTraceWorker(worker => worker.read(bytes, picked.name))
+      fileName.value = picked.name
+    }
+    catch (error) {
+      ui.sayProblem(error)
+    }
+    busy.value = false
+  }
+
+  function drop(): void {
+    file.value = null
+  }
+
+  return { file, fileName, busy, bringIn, drop }
+}

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import type { LevelRead } from '#core/quantity'
+import { printClaimW, printDb, printMhzFigure, printPlusMinus, printWatts, wattsFromDbm, dbmFromWatts, printSigned } from '#core/quantity'
+import { CARRIER_POWER_ID, type StepResult } from '#core/station'
+
+const store = useReviewStore()
+const run = useStationRun(CARRIER_POWER_ID, step => (store.context?.instrument(store.context.chain(step.chainId)?.instrumentId ?? '')?.kind === 'spectrum-analyser' ? 'dBm' : 'W'))
+const { step, steps, stepIndex, result, results, checks, unsafe, bareUnit, instrument, set } = run
+const { placeTo } = useReviewRoute()
+
+const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
+const slot = computed(() => result.value?.slots[0] ?? null)
+const measuredW = computed(() => slot.value?.corrected ? wattsFromDbm(slot.value.corrected.levelDbm) : null)
+const shortfall = computed(() => {
+  const claim = step.value?.claim
+  return claim?.kind === 'watts' && slot.value?.corrected ? slot.value.corrected.levelDbm - dbmFromWatts(claim.powerW) : null
+})
+const bands = computed(() => [...new Map(steps.value.map(({ band }) => [band.id, band])).values()])
+const resultsOf = (bandId: string): StepResult[] => results.value.filter(one => one.step.band.id === bandId)
+
+function draftOf(value: { text: string; read: LevelRead } | null): void {
+  run.draft.value = value && step.value ? { slotId: 'carrier', ...value, frequencyHz: step.value.channel.frequencyHz } : null
+}
+
+function keep(value: { text: string; read: LevelRead }): void {
+  if (!step.value) return
+  if (run.keep([{ slotId: 'carrier', ...value, frequencyHz: step.value.channel.frequencyHz }], `the reading ${value.text}`)) goOn()
+}
+
+function goOn(): void {
+  if (!run.toNextOpen()) run.toStep(1)
+  refocus()
+}
+
+function goBack(): void {
+  run.toStep(-1)
+  refocus()
+}
+
+function refocus(): void {
+  void nextTick(() => field.value?.focus())
+}
+
+function retake(): void {
+  refocus()
+  void nextTick(() => field.value?.select())
+}
+
+useKeys({
+  n: () => run.toStep(1), p: () => run.toStep(-1),
+  r: event => { event.preventDefault(); retake() },
+  ...Object.fromEntries([...'0123456789'].map(digit => [digit, () => field.value?.focus()])),
+})
+
+const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW or 36.9 dBm' : '36.9 dBm or 4.37 W')
+</script>
+
+<template>
+  <div v-if="step && result && slot" class="columns">
+    <div class="stack">
+      <StepHead :step="step" :index="stepIndex" :count="steps.length" title="Carrier power" @go="by => { run.toStep(by); refocus() }" />
+      <RadioSettings :step="step" :unsafe="unsafe" />
+      <section class="sheet entry" aria-label="Reading and result">
+        <div>
+          <p class="small quiet">{{ instrument?.name ?? 'No instrument' }} shows ({{ unitHint }})</p>
+          <ReadingField :key="step.id" ref="field" :reading="slot.reading && slot.reading.id !== 'draft' ? slot.reading : store.context?.reading(step.set.id, step.id, 'carrier') ?? null" :bare-unit="bareUnit" :label="`Reading on ${printMhzFigure(step.channel.frequencyHz)} MHz, ${step.level.name}`" large :disabled="store.readOnly || !step.chainId" @draft="draftOf" @keep="keep" @go-on="goOn" @go-back="goBack" />
+        </div>
+        <div class="answer" aria-live="polite">
+          <p class="small quiet">At the radio’s socket</p>
+          <p class="figure power" data-testid="socket-power">{{ measuredW === null ? '–' : `${slot.corrected?.isUpperBound ? '<' : ''}${printWatts(measuredW)}` }} <span v-if="slot.corrected" class="range">{{ printPlusMinus(slot.corrected.budget.rangeDb) }}</span></p>
+          <MarginStrip :verdict="slot.verdict" />
+          <p class="spread"><VerdictWord :state="slot.verdict.state" :words="slot.words" large data-testid="verdict" /><span v-if="shortfall !== null" class="small quiet">{{ printSigned(shortfall, 2) }} dB against {{ step.claim.kind === 'watts' ? printClaimW(step.claim.powerW) : '' }}<template v-if="store.review?.settings.claimToleranceDb">, tolerance {{ printDb(store.review.settings.claimToleranceDb) }}</template></span></p>
+        </div>
+      </section>
+      <QuestionsList :questions="result.questions" />
+      <div class="curves"><PowerCurve v-for="band in bands" :key="band.id" :results="resultsOf(band.id)" :band-name="band.name" /></div>
+      <section class="sheet table" aria-label="All readings of carrier power">
+        <table class="plain">
+          <thead><tr><th>Band</th><th class="right">MHz</th><th>Level</th><th class="right">As read</th><th class="right">At socket</th><th class="right">Claim</th><th class="strip-cell">Margin to claim</th><th>Verdict</th></tr></thead>
+          <tbody>
+            <tr v-for="one in results" :key="one.step.id" :class="{ here: one.step.id === step.id }">
+              <td>{{ one.step.band.name }}</td>
+              <td class="right"><NuxtLink :to="placeTo('carrier-power', { step: one.step.id })" class="figure">{{ printMhzFigure(one.step.channel.frequencyHz) }}</NuxtLink></td>
+              <td>{{ one.step.level.name }}</td>
+              <td class="right figure">{{ one.slots[0]?.reading?.text ?? '–' }}</td>
+              <td class="right figure">{{ one.slots[0]?.corrected ? printWatts(wattsFromDbm(one.slots[0].corrected.levelDbm)) : '–' }}</td>
+              <td class="right figure">{{ one.step.claim.kind === 'watts' ? printClaimW(one.step.claim.powerW) : '–' }}</td>
+              <td class="strip-cell"><MarginStrip :verdict="one.verdict" /></td>
+              <td><VerdictWord :state="one.verdict.state" :words="one.words" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+    </div>
+    <StepSide :step="step" :focus="slot" :checks="checks" :unsafe="unsafe" carrier-words="" />
+  </div>
+  <section v-else class="sheet nothing stack">
+    <h1>Carrier power</h1>
+    <p v-if="set">Nothing is planned yet. Carrier power is measured on every claimed band, level and channel: put those on the card.</p>
+    <p v-else>Add a radio first.</p>
+    <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
+  </section>
+</template>
+
+<style scoped>
+.columns { display: grid; grid-template-columns: minmax(0, 1fr) 292px; gap: 20px; align-items: start; }
+.entry { display: grid; grid-template-columns: minmax(220px, 340px) minmax(0, 1fr); gap: 14px 28px; padding: 14px 18px 16px; }
+.answer { display: grid; gap: 4px; align-content: start; }
+.power { font-size: 32px; font-weight: 700; line-height: 1.1; }
+.range { font-size: 18px; font-weight: 400; color: var(--ink-2); }
+.curves { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }
+.table { overflow-x: auto; padding: 4px 8px; }
+.here { background: rgb(var(--v-theme-inside-wash) / 55%); }
+.strip-cell { min-width: 130px; width: 20%; }
+.nothing { padding: 24px; max-width: 560px; }
+a { color: var(--spruce); }
+@media (max-width: 1100px) { .columns { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 700px) { .entry { grid-template-columns: minmax(0, 1fr); } }
+</style>

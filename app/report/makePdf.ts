@@ -1,0 +1,33 @@
+import greekUrl from '@fontsource/noto-sans/files/noto-sans-greek-400-normal.woff?url'
+import signsUrl from '@fontsource/noto-sans/files/noto-sans-latin-400-normal.woff?url'
+import monoUrl from '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff?url'
+import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
+import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
+import type { ReportDocument } from '#core/report'
+import { pdfDefinition } from './pdfDefinition'
+
+const FILES = { 'regular.woff': regularUrl, 'bold.woff': boldUrl, 'mono.woff': monoUrl, 'signs.woff': signsUrl, 'greek.woff': greekUrl }
+
+const one = (file: string) => ({ normal: file, bold: file, italics: file, bolditalics: file })
+
+/** Makes the PDF in the browser, with the product's own fonts inside. Rejects with plain words. */
+export async function makePdf(report: ReportDocument): Promise<Blob> {
+  const { default: pdfMake } = await import('pdfmake/build/pdfmake')
+  const fonts = Object.entries(FILES).map(async ([name, url]) => {
+    const reply = await fetch(url)
+    if (!reply.ok) throw new Error('The fonts for the PDF could not be read. Reload the page and try again; nothing is lost.')
+    return [name, base64(new Uint8Array(await reply.arrayBuffer()))] as const
+  })
+  pdfMake.addVirtualFileSystem(Object.fromEntries(await Promise.all(fonts)))
+  pdfMake.addFonts({
+    Next: { normal: 'regular.woff', bold: 'bold.woff', italics: 'regular.woff', bolditalics: 'bold.woff' },
+    Mono: one('mono.woff'), Signs: one('signs.woff'), Greek: one('greek.woff'),
+  })
+  return pdfMake.createPdf(pdfDefinition(report)).getBlob()
+}
+
+function base64(bytes: Uint8Array): string {
+  let text = ''
+  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192))
+  return btoa(text)
+}

@@ -1,0 +1,76 @@
+import { MAX_REVIEW_BYTES, readReviewFile, type ReviewBundle } from '#core/format'
+import { newReview } from '#core/review'
+import { listReviews, loadReview, loadTrace, removeReview, type ReviewHead, saveReview, saveTrace } from '~/storage/reviewStorage'
+
+const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
+
+/** All reviews of this browser: listing, starting, bringing in, removing. */
+export const useShelfStore = defineStore('shelf', () => {
+  const heads = shallowRef<ReviewHead[]>([])
+  const loaded = ref(false)
+
+  async function refresh(): Promise<void> {
+    heads.value = await listReviews()
+    loaded.value = true
+  }
+
+  async function start(title: string): Promise<string> {
+    const review = newReview({ id: crypto.randomUUID(), title, at: new Date().toISOString() })
+    await saveReview(review)
+    await refresh()
+    return review.id
+  }
+
+  /** Puts the demo review on the shelf; one that is there already is replaced. */
+  async function putDemo(): Promise<string> {
+    const { demoReview } = await import('#core/demo')
+    const bundle = demoReview()
+    await put(bundle)
+    localStorage.setItem(DEMO_PUT_KEY, '1')
+    return bundle.review.id
+  }
+
+  /** On the first visit of a demo start the demo review stands on the shelf; once removed it stays away. */
+  async function putDemoOnce(): Promise<void> {
+    if (localStorage.getItem(DEMO_PUT_KEY) === null) await putDemo()
+  }
+
+  async function put(bundle: ReviewBundle): Promise<void> {
+    for (const [id, points] of bundle.traces) await saveTrace(bundle.review.id, id, points)
+    await saveReview(bundle.review)
+    await refresh()
+  }
+
+  /** Reads a review file; nothing is stored yet. */
+  async function readFile(file: File): Promise<ReviewBundle> {
+    if (file.size > MAX_REVIEW_BYTES) throw new Error(`“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`)
+    return readReviewFile(await file.text(), file.name)
+  }
+
+  function isOnShelf(id: string): boolean {
+    return heads.value.some(head => head.id === id)
+  }
+
+  /** The same review under an identity of its own, to stand beside one that is there. */
+  function asCopy(bundle: ReviewBundle): ReviewBundle {
+    return { ...bundle, review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` } }
+  }
+
+  async function bundleOf(id: string): Promise<ReviewBundle | null> {
+    const review = await loadReview(id)
+    if (!review) return null
+    const traces: ReviewBundle['traces'] = new Map()
+    for (const head of review.traces) {
+      const points = await loadTrace(id, head.id)
+      if (points) traces.set(head.id, points)
+    }
+    return { review, traces }
+  }
+
+  async function remove(id: string): Promise<void> {
+    await removeReview(id)
+    await refresh()
+  }
+
+  return { heads, loaded, refresh, start, putDemo, putDemoOnce, put, readFile, isOnShelf, asCopy, bundleOf, remove }
+})

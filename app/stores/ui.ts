@@ -1,0 +1,38 @@
+import { usePreferredDark, useStorage } from '@vueuse/core'
+
+export type NoticeTone = 'plain' | 'problem'
+
+export interface Notice {
+  text: string
+  tone: NoticeTone
+  action: { label: string; run: () => void } | null
+}
+
+/** What belongs to the screen and to no review: theme, dialogs, the one notice at the foot. */
+export const useUiStore = defineStore('ui', () => {
+  const choice = useStorage<'day' | 'night' | 'auto'>('rigorous-meter:theme', 'auto')
+  const prefersDark = usePreferredDark()
+  const notice = shallowRef<Notice | null>(null)
+  const keysOpen = ref(false)
+  const findOpen = ref(false)
+
+  const themeName = computed(() => choice.value === 'auto' ? (prefersDark.value ? 'night' : 'day') : choice.value)
+
+  function toggleTheme(): void {
+    choice.value = themeName.value === 'day' ? 'night' : 'day'
+  }
+
+  function say(text: string, action: Notice['action'] = null): void {
+    notice.value = { text, tone: 'plain', action }
+  }
+
+  function sayProblem(error: unknown): void {
+    notice.value = { text: error instanceof Error ? error.message : String(error), tone: 'problem', action: null }
+  }
+
+  function hush(): void {
+    notice.value = null
+  }
+
+  return { choice, themeName, notice, keysOpen, findOpen, toggleTheme, say, sayProblem, hush }
+})
