@@ -22,7 +22,7 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
   const read = slots.filter(slot => slot.corrected)
   const levels = [...read.map(slot => slot.corrected!.levelDbm), ...(limitDbm === null ? [] : [limitDbm]), ...(trace ? finite(trace.levelsDbm) : [])]
   const lowest = Math.floor((Math.min(...levels, -40) - 4) / 20) * 20
-  const highest = Math.ceil((Math.max(...levels, 20) + 4) / 20) * 20
+  const highest = Math.ceil((Math.max(...levels, 20) + 1) / 20) * 20
   const reachMhz = Math.min(reachHz, 10.5 * carrierHz) / 1e6
   const toMhz = Math.max(reachMhz, ...read.map(slot => slot.slot.frequencyHz / 1e6 * 1.04), trace ? (trace.frequenciesHz.at(-1) ?? 0) / 1e6 : 0)
   const beyond = Math.min(10.5 * carrierHz / 1e6, toMhz * 1.12)
@@ -30,10 +30,10 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
   return {
     animation: false,
     textStyle: { fontFamily: FACE, color: palette.ink2 },
-    grid: { left: 52, right: 18, top: 26, bottom: 30 },
+    grid: { left: 52, right: 46, top: 22, bottom: 26 },
     tooltip: { trigger: 'item', confine: true, backgroundColor: palette.sheet, borderColor: palette.line, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 }, formatter: (one: { value?: unknown; name?: string }) => tooltip(one) },
-    xAxis: { type: 'value', min: 0, max: beyond > toMhz ? Math.ceil(beyond) : Math.ceil(toMhz), axisLine: { lineStyle: { color: palette.line } }, axisTick: { show: false }, splitLine: { show: false }, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, showMaxLabel: false, formatter: (mhz: number) => `${mhz}` }, name: 'MHz', nameLocation: 'end', nameGap: -22, nameTextStyle: { color: palette.ink3, verticalAlign: 'top', padding: [10, 0, 0, 0] } },
-    yAxis: { type: 'value', min: lowest, max: highest, interval: 20, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, formatter: (dbm: number) => printSigned(dbm, 0) }, splitLine: { lineStyle: { color: palette.line } } },
+    xAxis: { type: 'value', min: 0, max: beyond > toMhz ? Math.ceil(beyond) : Math.ceil(toMhz), axisLine: { onZero: false, lineStyle: { color: palette.line } }, axisTick: { show: false }, splitLine: { show: false }, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, showMaxLabel: false, formatter: (mhz: number) => `${mhz}` }, name: 'MHz', nameLocation: 'end', nameGap: 6, nameTextStyle: { color: palette.ink3, verticalAlign: 'top', padding: [8, 0, 0, 0] } },
+    yAxis: { type: 'value', axisLine: { show: false }, axisTick: { show: false }, min: lowest, max: highest, interval: 20, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, formatter: (dbm: number) => printSigned(dbm, 0) }, splitLine: { lineStyle: { color: palette.line } } },
     series: [
       trace
         ? { type: 'line', name: 'trace', data: pairs(trace), showSymbol: false, silent: true, lineStyle: { color: palette.spruce, width: 1.4 }, z: 2 }

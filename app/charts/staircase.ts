@@ -87,7 +87,7 @@ function zones(instrument: Instrument | undefined, layout: { x: number; width: n
   const zone = (id: StaircaseZone['id'], label: string, fromDbm: number, toDbm: number): StaircaseZone => {
     const top = y(Math.min(highest, fromDbm))
     const height = Math.max(0, y(Math.max(lowest, toDbm)) - top)
-    return { id, label, x, y: top, width, height, labelY: top + Math.min(17, height / 2 + 5) }
+    return { id, label, x, y: top, width, height, labelY: id === 'well' ? top + height / 2 + 5 : top + Math.min(17, height / 2 + 5) }
   }
   if (instrument.kind === 'power-meter') {
     const mostDbm = dbmFromWatts(instrument.maxInputW)

@@ -5,6 +5,7 @@ import { stationById, stations, type Step } from '#core/station'
 export function useCurrentChecks() {
   const route = useRoute()
   const store = useReviewStore()
+  const ui = useUiStore()
   const { set, stepId } = useReviewRoute()
 
   const checks = computed<BenchCheck[]>(() => {
@@ -13,7 +14,7 @@ export function useCurrentChecks() {
     if (!context || !radio) return []
     const here = route.path.split('/').at(-1)
     const station = stations.find(({ id }) => id === here)
-    if (!station) return []
+    if (!station) return here === 'bench' ? ui.benchChecks : []
     const steps = station.plan(radio, context)
     const step = steps.find(({ id }) => id === stepId.value) ?? firstOpen(steps, context) ?? steps[0]
     return step ? station.checks(step, context) : []

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
 import { format } from 'date-fns'
-import { type ReviewBundle, writeReviewFile } from '#core/format'
+import { type ReviewBundle, writeReviewFile } from '#core/review'
 import type { ReviewHead } from '~/storage/reviewStorage'
 
 const shelf = useShelfStore()

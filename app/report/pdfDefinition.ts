@@ -61,6 +61,5 @@ function cellContent(cell: ReportCell, width: number): TableCell {
 
 /** Splits a text so that the few signs the main face lacks come from the face that has them. */
 function runs(text: string): { text: string; font?: string }[] {
-  const plain = text.replaceAll('\u202f', '\u2009')
-  return plain.split(SIGNS).filter(part => part !== '').map(part => (SIGNS.test(part) ? { text: part === 'μ' ? 'µ' : part, font: part === 'Ω' || part === 'Δ' ? 'Greek' : 'Signs' } : { text: part }))
+  return text.split(SIGNS).filter(part => part !== '').map(part => (SIGNS.test(part) ? { text: part === 'μ' ? 'µ' : part, font: part === 'Ω' || part === 'Δ' ? 'Greek' : 'Signs' } : { text: part }))
 }

@@ -1,5 +1,4 @@
-import { MAX_REVIEW_BYTES, readReviewFile, type ReviewBundle } from '#core/format'
-import { newReview } from '#core/review'
+import { MAX_REVIEW_BYTES, newReview, readReviewFile, type ReviewBundle } from '#core/review'
 import { listReviews, loadReview, loadTrace, removeReview, type ReviewHead, saveReview, saveTrace } from '~/storage/reviewStorage'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'

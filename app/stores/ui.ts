@@ -1,3 +1,4 @@
+import type { BenchCheck } from '#core/chain'
 import { usePreferredDark, useStorage } from '@vueuse/core'
 
 export type NoticeTone = 'plain' | 'problem'
@@ -15,6 +16,9 @@ export const useUiStore = defineStore('ui', () => {
   const notice = shallowRef<Notice | null>(null)
   const keysOpen = ref(false)
   const findOpen = ref(false)
+
+  /** Checks of the chain in view at the bench check, for the header's lamps. */
+  const benchChecks = shallowRef<BenchCheck[]>([])
 
   const themeName = computed(() => choice.value === 'auto' ? (prefersDark.value ? 'night' : 'day') : choice.value)
 
@@ -34,5 +38,5 @@ export const useUiStore = defineStore('ui', () => {
     notice.value = null
   }
 
-  return { choice, themeName, notice, keysOpen, findOpen, toggleTheme, say, sayProblem, hush }
+  return { choice, themeName, notice, keysOpen, findOpen, benchChecks, toggleTheme, say, sayProblem, hush }
 })

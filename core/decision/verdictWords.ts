@@ -22,7 +22,7 @@ export function claimWords(verdict: Verdict, claim: { claimedW: number; measured
   switch (verdict.state) {
     case 'inside': return difference > (verdict.rangeDb ?? 0) ? `Above by ${printDb(difference)}` : `Meets ${printClaimW(claim.claimedW)}`
     case 'outside': return `Short by ${printDb(-difference)}`
-    case 'too-close': return `Can’t tell: ${printWatts(claim.measuredW)}, ${difference < 0 ? 'may be' : 'may fall short of'} ${printClaimW(claim.claimedW)}`
+    case 'too-close': return `Can’t tell: ${printWatts(claim.measuredW)}`
     case 'not-covered': return 'Not covered'
     case 'no-figure': return 'The maker does not say'
     case 'observation': return 'Observation'

@@ -1,8 +1,8 @@
 import { chainLossAt, type Chain, type Instrument } from '../chain'
 import { CoreError } from '../errors'
-import { type ReviewBundle, tracePeaks } from '../format'
+import { type HarmonicPeak, traceDoubt, tracePeaks } from '../format'
 import { dbmFromWatts, parseLevel, wattsFromDbm } from '../quantity'
-import { type Reading, type ReadingSource, type RadioSet, type Review, newReview, type TracePoints } from '../review'
+import { type Reading, type ReadingSource, type RadioSet, type Review, type ReviewBundle, newReview, type TracePoints } from '../review'
 import { HIGHEST_HARMONIC, stationById, stationContext, type StationContext, type Step, stepReach } from '../station'
 import { demoChains, demoInstruments } from './demoBench'
 import { demoSets } from './demoSets'
@@ -84,8 +84,8 @@ class DemoBench {
       fromHz: points.frequenciesHz[0] ?? 0, toHz: points.frequenciesHz.at(-1) ?? 0, resolutionBandwidthHz: instrument.resolutionBandwidthHz,
       keepsHighest: false, floorDbm: found.floorDbm, chainId: chain.id, at: this.now(),
     })
-    for (const { harmonic, peak } of found.peaks)
-      if (peak) this.keep(step, { slot: `x${harmonic}`, text: peak.levelDbm.toFixed(1).replace('-', '−'), frequencyHz: peak.frequencyHz, bareUnit: 'dBm', floorDbm: found.floorDbm }, { kind: 'file', fileName, sha256, traceId: TRACE_ID })
+    for (const line of found.peaks)
+      if (line.peak) this.keep(step, { slot: `x${line.harmonic}`, text: line.peak.levelDbm.toFixed(1).replace('-', '−'), frequencyHz: line.peak.frequencyHz, bareUnit: 'dBm', floorDbm: found.floorDbm, fromPeak: line, resolutionBandwidthHz: instrument.resolutionBandwidthHz }, { kind: 'file', fileName, sha256, traceId: TRACE_ID })
   }
 
   private signalsOf(step: Step): { harmonic: number; frequencyHz: number; levelDbm: number }[] {
@@ -114,14 +114,14 @@ class DemoBench {
     return { chain, instrument }
   }
 
-  private keep(step: Step, seen: { slot: string; text: string; frequencyHz: number; bareUnit: 'W' | 'dBm'; floorDbm?: number }, source: ReadingSource): void {
+  private keep(step: Step, seen: { slot: string; text: string; frequencyHz: number; bareUnit: 'W' | 'dBm'; floorDbm?: number; fromPeak?: HarmonicPeak; resolutionBandwidthHz?: number }, source: ReadingSource): void {
     const read = parseLevel(seen.text, { bareUnit: seen.bareUnit })
     if (!read.ok) throw new CoreError('bad-review', `The demo reading “${seen.text}” cannot be read.`, { why: read.message })
     const { chain, instrument } = this.benchOf(step)
     this.readings.push({
       id: `demo-${this.readings.length + 1}`, setId: step.set.id, stationId: step.stationId, stepId: step.id, slot: seen.slot,
       text: seen.text, value: read.value, unit: read.unit, levelDbm: read.levelDbm, resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound,
-      frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision,
+      frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: seen.fromPeak ? traceDoubt(seen.fromPeak, { resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null, keepsHighest: false }) : null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision,
       supply: step.set.supplyNow, at: this.now(), source, supersedes: null,
     })
   }

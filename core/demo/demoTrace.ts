@@ -7,7 +7,7 @@ export interface DemoSignal {
   levelDbm: number
 }
 
-const POINTS = 4801
+const POINTS = 9601
 
 /**
  * A trace as the analyser would show it: each signal smeared over the resolution bandwidth, on a noise

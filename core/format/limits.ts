@@ -6,6 +6,3 @@ export const MAX_TRACE_ROWS = 1_000_000
 
 /** Longest line a trace file may have, characters. */
 export const MAX_LINE_CHARACTERS = 4_000
-
-/** Most a review file may weigh, bytes. */
-export const MAX_REVIEW_BYTES = 200_000_000

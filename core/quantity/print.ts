@@ -3,8 +3,8 @@ import { wattsFromDbm } from './power'
 /** True minus sign. */
 export const MINUS = '−'
 
-/** Space between a number and its unit: thin, and it does not break. */
-export const THIN_SPACE = '\u202f'
+/** Space between a number and its unit; it does not break. The shipped faces have no non-breaking thin space, so it is a plain one. */
+export const UNIT_SPACE = '\u00a0'
 
 /** A number with fixed decimals and the true minus sign; `–` when there is none. */
 export function printNumber(value: number | null | undefined, decimals = 1): string {
@@ -21,12 +21,12 @@ export function printSigned(value: number | null | undefined, decimals = 1): str
 
 /** A level with its unit: `−16.02 dBm`. */
 export function printDbm(levelDbm: number | null | undefined, decimals = 1): string {
-  return `${printSigned(levelDbm, decimals)}${THIN_SPACE}dBm`
+  return `${printSigned(levelDbm, decimals)}${UNIT_SPACE}dBm`
 }
 
 /** A difference of levels: `15.5 dB`. */
 export function printDb(valueDb: number | null | undefined, decimals = 1): string {
-  return `${printNumber(valueDb, decimals)}${THIN_SPACE}dB`
+  return `${printNumber(valueDb, decimals)}${UNIT_SPACE}dB`
 }
 
 /** A margin as a person reads it: two significant digits below 10, whole dB from 20. */
@@ -39,7 +39,7 @@ export function printMargin(marginDb: number): string {
 export function printPlusMinus(halfWidth: number, unit = 'dB'): string {
   if (!Number.isFinite(halfWidth)) return '±?'
   const decimals = halfWidth <= 0 ? 1 : Math.max(0, Math.min(4, 1 - Math.floor(Math.log10(halfWidth))))
-  return `±${halfWidth.toFixed(decimals)}${unit ? THIN_SPACE + unit : ''}`
+  return `±${halfWidth.toFixed(decimals)}${unit ? UNIT_SPACE + unit : ''}`
 }
 
 const POWER_STEPS = [[1e3, 'kW'], [1, 'W'], [1e-3, 'mW'], [1e-6, 'µW'], [1e-9, 'nW']] as const
@@ -50,13 +50,13 @@ export function printWatts(powerW: number | null | undefined, significant = 3): 
   const [scale, unit] = POWER_STEPS.find(([step]) => powerW >= step * 0.99999) ?? [1e-12, 'pW']
   const scaled = powerW / scale
   const decimals = Math.max(0, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1e-9)) + 1e-9))
-  return `${scaled.toFixed(Math.min(decimals, 6))}${THIN_SPACE}${unit}`
+  return `${scaled.toFixed(Math.min(decimals, 6))}${UNIT_SPACE}${unit}`
 }
 
 /** A claimed power without needless noughts: `5 W`, `2.5 W`, `500 mW`. */
 export function printClaimW(powerW: number): string {
   const [scale, unit] = POWER_STEPS.find(([step]) => powerW >= step * 0.99999) ?? [1e-12, 'pW']
-  return `${Number((powerW / scale).toPrecision(4))}${THIN_SPACE}${unit}`
+  return `${Number((powerW / scale).toPrecision(4))}${UNIT_SPACE}${unit}`
 }
 
 /** The power behind a level: `wattsFromDbm`, printed. */
@@ -73,11 +73,11 @@ export function printMhzFigure(frequencyHz: number): string {
 
 /** A frequency in MHz with its unit: `146.520 MHz`. */
 export function printMhz(frequencyHz: number): string {
-  return `${printMhzFigure(frequencyHz)}${THIN_SPACE}MHz`
+  return `${printMhzFigure(frequencyHz)}${UNIT_SPACE}MHz`
 }
 
 /** A frequency as short as it stays exact: `960 MHz`, `3 GHz`, `100 kHz`. */
 export function printFrequencyShort(frequencyHz: number): string {
   const [scale, unit] = frequencyHz >= 1e9 ? [1e9, 'GHz'] : frequencyHz >= 1e6 ? [1e6, 'MHz'] : frequencyHz >= 1e3 ? [1e3, 'kHz'] : [1, 'Hz']
-  return `${Number((frequencyHz / scale).toPrecision(7))}${THIN_SPACE}${unit}`
+  return `${Number((frequencyHz / scale).toPrecision(7))}${UNIT_SPACE}${unit}`
 }

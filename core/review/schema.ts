@@ -81,7 +81,7 @@ export const readingSchema = Joi.object({
   unit: Joi.valid('W', 'mW', 'µW', 'nW', 'kW', 'dBm', 'dBW', 'V', 'mV', 'µV', 'dBµV', 'dBµV emf').required(),
   levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(), isUpperBound: Joi.boolean().required(), frequencyHz: hz.required(),
   traceFloorDbm: db.allow(null).required(),
-  doubt: Joi.object({ kind: Joi.valid('coarse-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
+  doubt: Joi.object({ kind: Joi.valid('coarse-trace', 'stepped-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
   instrumentId: id.required(), chainId: id.required(), chainRevision: Joi.number().integer().min(1).required(),
   supply: line.required(), at: time.required(), source: source.required(), supersedes: id.allow(null).required(),
 })

@@ -73,7 +73,11 @@ export type ReadingSource =
   | { kind: 'demo' }
 
 /** A doubt that travels with a reading taken from a trace. */
-export type ReadingDoubt = { kind: 'coarse-trace'; stepHz: number; resolutionBandwidthHz: number | null }
+export type ReadingDoubt =
+  /** Points further apart than the resolution bandwidth: a peak may have been stepped over. */
+  | { kind: 'coarse-trace'; stepHz: number; resolutionBandwidthHz: number | null }
+  /** Points close enough, but the peak may stand between two of them and read a little low. */
+  | { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number }
 
 /** What was seen, as it was seen. Never changed; a retake supersedes it. */
 export interface Reading {

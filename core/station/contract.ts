@@ -59,6 +59,8 @@ export interface SlotResult {
   /** Beside “no figure in law”, when the reviewer's yardstick is on. */
   yardstick: { limit: LimitAnswer; verdict: Verdict; words: string } | null
   notes: string[]
+  /** Why there is no reading: still open, or out of reach of the chain; null when there is one. */
+  missing: 'open' | 'out-of-reach' | null
 }
 
 /** What a step came to. */

@@ -1,7 +1,7 @@
 import { accuracyInWords, chainContributions, chainLossAt, instrumentContributions, reachAt } from '../chain'
 import { printDb, printDbm, printSigned } from '../quantity'
 import type { Reading } from '../review'
-import { type Budget, budget, contribution, type Contribution, floorEffect } from '../uncertainty'
+import { type Budget, budget, contribution, type Contribution, floorEffect, steppedTraceLossDb } from '../uncertainty'
 import type { StationContext } from './stationContext'
 
 /** A reading taken back to the radio's socket. */
@@ -53,6 +53,10 @@ export function correctReading(reading: Reading, context: StationContext): Corre
     else if (floor.correctionDb > 0) notes.push(`Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`)
     if (floor.remainderDb > 0)
       contributions.push(contribution({ id: 'floor', group: 'floor', label: 'Noise floor', distribution: 'rectangular', halfWidthDb: floor.remainderDb }))
+  }
+  if (reading.doubt?.kind === 'stepped-trace') {
+    const halfWidthDb = steppedTraceLossDb(reading.doubt.stepHz, reading.doubt.resolutionBandwidthHz)
+    contributions.push(contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'rectangular', halfWidthDb }))
   }
   if (instrument.assumed) notes.push(`The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`)
   return { levelDbm: atInstrumentDbm + loss.lossDb, atInstrumentDbm, lossDb: loss.lossDb, budget: budget(contributions), isUpperBound, notes }

@@ -32,5 +32,5 @@ export const ASSUMED_POWER_W = { handheld: 10, mobile: 50 } as const
 export function powerToExpect(set: RadioSet, claim: PowerClaim): { powerW: number; powerFrom: 'claim' | 'assumed' } {
   if (claim.kind === 'watts') return { powerW: claim.powerW, powerFrom: 'claim' }
   const claims = set.bands.flatMap(band => Object.values(band.claims)).flatMap(other => (other.kind === 'watts' ? [other.powerW] : []))
-  return { powerW: Math.max(ASSUMED_POWER_W[set.kind], ...claims), powerFrom: 'assumed' }
+  return { powerW: claims.length > 0 ? Math.max(...claims) : ASSUMED_POWER_W[set.kind], powerFrom: 'assumed' }
 }

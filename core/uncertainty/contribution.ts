@@ -4,7 +4,7 @@ import { assertInRange } from '../errors'
 export type Distribution = 'normal' | 'rectangular' | 'triangular' | 'u-shaped'
 
 /** Families under which contributions are shown together. */
-export type ContributionGroup = 'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'carrier' | 'repeats'
+export type ContributionGroup = 'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'carrier' | 'repeats'
 
 /** One line of an uncertainty budget, in dB. */
 export interface Contribution {

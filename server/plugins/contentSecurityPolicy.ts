@@ -24,6 +24,7 @@ export default defineNitroPlugin((nitro) => {
     if (typeof response.body !== 'string') return
     const nonce = randomBytes(16).toString('base64')
     response.body = response.body.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`)
+    delete response.headers?.['x-powered-by']
     response.headers = {
       ...response.headers,
       'content-security-policy': policy(nonce),

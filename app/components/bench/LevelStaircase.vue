@@ -108,7 +108,7 @@ const lossWords = (partId: string) => {
 .cell > * { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .cell strong { line-height: 1.3; }
 .part { cursor: grab; }
-.part:hover, .instrument:hover { background: rgb(var(--v-theme-inside-wash) / 45%); }
+.part:hover, .instrument:hover { background: rgba(var(--v-theme-inside-wash), .45); }
 .part.chosen { background: rgb(var(--v-theme-inside-wash)); box-shadow: inset 0 -3px 0 var(--spruce); }
 .part.alarm { background: rgb(var(--v-theme-close-wash)); }
 .level { margin-top: 4px; font-weight: 600; }

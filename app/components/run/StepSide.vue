@@ -17,7 +17,7 @@ const open = computed(() => checks.filter(({ severity }) => severity === 'danger
       <NuxtLink :to="{ ...placeTo('bench'), query: { set: step.set.id, ...(step.chainId ? { chain: step.chainId } : {}) } }" class="small">To the bench check</NuxtLink>
     </section>
     <WhyPanel v-if="focus?.limit" :limit="focus.limit" :carrier-words="carrierWords" />
-    <BudgetPanel v-if="focus?.corrected" :budget="focus.corrected.budget" :of="`${focus.slot.label}${focus.slot.id === 'carrier' ? '' : ' as read'}`" />
+    <BudgetPanel v-if="focus?.corrected" :budget="focus.corrected.budget" :of="focus.slot.id === 'carrier' ? 'The carrier' : `${focus.slot.label} as read`" />
     <section v-if="focus?.notes.length" class="sheet panel">
       <h2>How it was worked out</h2>
       <ul class="notes small"><li v-for="note in focus.notes" :key="note">{{ note }}</li></ul>

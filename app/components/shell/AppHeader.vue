@@ -46,13 +46,15 @@ const saved = computed(() => {
 
 <style scoped>
 .header {
-  position: sticky; top: 0; z-index: 20; display: flex; align-items: center; flex-wrap: wrap; gap: 2px 18px; min-height: 52px; padding: 6px 20px;
-  background: rgb(var(--v-theme-header)); color: rgb(var(--v-theme-on-header)); border-bottom: 1px solid rgb(var(--v-theme-line) / 12%);
+  position: sticky; top: 0; z-index: 20; display: flex; align-items: center; gap: 2px 16px; min-height: 52px; padding: 6px 20px;
+  background: rgb(var(--v-theme-header)); color: rgb(var(--v-theme-on-header)); border-bottom: 1px solid rgba(var(--v-theme-line), .12);
 }
 .brand { display: flex; align-items: center; gap: 10px; font-weight: 700; color: inherit; text-decoration: none; white-space: nowrap; }
 .bead { fill: rgb(var(--v-theme-lamp-caution)); }
-.crumbs { display: flex; align-items: baseline; gap: 8px; min-width: 0; flex: 0 1 auto; overflow: hidden; }
-.crumbs a, .crumbs strong { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 260px; }
+.crumbs { display: flex; align-items: baseline; gap: 8px; min-width: 0; flex: 1 1 0; overflow: hidden; }
+.crumbs a, .crumbs strong { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
+.crumbs strong { flex: 0 1 auto; }
+.crumbs a { flex: 0 10 auto; }
 .crumbs a { color: rgb(var(--v-theme-header-quiet)); text-decoration: none; }
 .crumbs a:hover { text-decoration: underline; }
 .arrow { color: rgb(var(--v-theme-header-quiet)); }
@@ -65,13 +67,16 @@ const saved = computed(() => {
 .note .bulb { background: none; border: 1.5px solid rgb(var(--v-theme-header-quiet)); border-radius: 50%; }
 .tools { display: flex; align-items: center; gap: 2px; }
 .saved { font-size: 13px; color: rgb(var(--v-theme-header-quiet)); margin-right: 6px; white-space: nowrap; }
+@media (max-width: 1100px) {
+  .header { flex-wrap: wrap; }
+  .lamps { order: 3; width: 100%; margin: 0; }
+}
 @media (max-width: 700px) {
   .header { padding: 6px 12px; gap: 2px 10px; }
   .brand span { display: none; }
   .crumbs { flex: 1 1 0; }
   .crumbs a { display: none; }
   .arrow { display: none; }
-  .lamps { order: 3; width: 100%; margin: 0; }
   .saved { display: none; }
 }
 </style>

@@ -27,7 +27,7 @@ const entries = computed<Entry[]>(() => PLACES.map((place): Entry => {
     const worst = worstVerdict(begun.map(result => ({ member: result, verdict: result.verdict })))
     return { ...place, state: worst?.verdict.state ?? null, count: `${done}/${results.length}` }
   }
-  if (place.id === 'card') return { ...place, state: cardState.value ? 'inside' : null, count: cardState.value ? 'filled' : 'open' }
+  if (place.id === 'card') return { ...place, state: cardState.value ? 'inside' : null, count: cardState.value ? '' : 'open' }
   if (place.id === 'rulebooks') return { ...place, state: 'inside', count: store.review?.settings.yardstickId ? '1 + own' : '1' }
   if (place.id === 'bench') return { ...place, ...benchState.value }
   return { ...place, state: null, count: '' }
@@ -95,7 +95,7 @@ const options = computed(() => sets.value.map(radio => ({ value: radio.id, title
 .heading { font-size: 13px; color: var(--ink-3); padding: 8px 20px 6px; }
 ul { list-style: none; margin: 0; padding: 0; }
 a { display: flex; align-items: center; gap: 10px; padding: 6px 14px 6px 17px; min-height: 33px; color: var(--ink); text-decoration: none; border-left: 3px solid transparent; }
-a:hover { background: rgb(var(--v-theme-surface) / 55%); }
+a:hover { background: rgba(var(--v-theme-surface), .55); }
 a.here { background: var(--sheet); border-left-color: var(--spruce); font-weight: 700; }
 .title { flex: 1; }
 .count { font-size: 13px; color: var(--ink-3); font-weight: 400; }

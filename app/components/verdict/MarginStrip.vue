@@ -31,7 +31,7 @@ const spoken = computed(() => {
 .good { left: 0; background: rgb(var(--v-theme-inside-wash)); border-radius: 2px 0 0 2px; }
 .beyond {
   right: 0; border-radius: 0 2px 2px 0;
-  background: repeating-linear-gradient(135deg, rgb(var(--v-theme-outside-wash)) 0 4px, rgb(var(--v-theme-outside) / 28%) 4px 5px);
+  background: repeating-linear-gradient(135deg, rgb(var(--v-theme-outside-wash)) 0 4px, rgba(var(--v-theme-outside), .28) 4px 5px);
 }
 .tick { position: absolute; top: 15px; width: 1px; height: 5px; background: var(--ink-3); opacity: .7; }
 .limit { position: absolute; top: 1px; height: 24px; width: 3px; margin-left: -1.5px; background: var(--ink); }
@@ -40,6 +40,8 @@ const spoken = computed(() => {
 .whisker::before { left: 0; }
 .whisker::after { right: 0; }
 .mark { position: absolute; top: 6px; transform: translateX(-50%); line-height: 0; filter: drop-shadow(0 0 0.6px var(--sheet)) drop-shadow(0 0 0.6px var(--sheet)); }
+
+.mark :deep(svg) { display: block; }
 .inside { color: var(--inside); }
 .too-close { color: var(--close); }
 .outside { color: var(--outside); }

@@ -17,11 +17,12 @@ export function evaluateCarrierPower(step: Step, context: StationContext): StepR
   const answer = reading && correctReading(reading, context)
   const corrected = answer && isCorrected(answer) ? answer : null
   const judged = judge(step, context, reading, corrected, answer && !isCorrected(answer) ? answer.why : null)
-  const result: SlotResult = { slot, reading, corrected, limit: null, yardstick: null, ...judged }
+  const covered = stepReach(step, slot, context).covered
+  const result: SlotResult = { slot, reading, corrected, limit: null, yardstick: null, ...judged, missing: reading ? null : covered ? 'open' : 'out-of-reach' }
   return {
     step, slots: [result], verdict: result.verdict, words: result.words, governs: reading ? result : null,
     questions: reading && corrected ? askAbout(step, slot.id, reading, corrected, context) : [],
-    progress: { read: reading ? 1 : 0, possible: stepReach(step, slot, context).covered ? 1 : 0 },
+    progress: { read: reading ? 1 : 0, possible: reading || covered ? 1 : 0 },
   }
 }
 
@@ -44,6 +45,7 @@ function judge(step: Step, context: StationContext, reading: Reading | null, cor
   })
   const differenceDb = corrected.levelDbm - claimedDbm
   const notes = [
+    ...(verdict.state === 'too-close' ? [`${printWatts(measuredW)} ${differenceDb < 0 ? 'may really be' : 'may really fall short of'} ${printClaimW(step.claim.powerW)}: the range reaches across the claim.`] : []),
     `${printSigned(differenceDb, 2)} dB against the claimed ${printClaimW(step.claim.powerW)}: ${farEndWords(differenceDb)}.`,
     ...(tolerance > 0 ? [`Judged with the review’s tolerance of ${printDb(tolerance)}: from ${printWatts(wattsFromDbm(claimedDbm - tolerance))} on it counts as met.`] : []),
     ...corrected.notes,

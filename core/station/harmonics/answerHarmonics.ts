@@ -9,14 +9,14 @@ import { HARMONICS_ID, planHarmonics } from './planHarmonics'
 
 /** One row per band name any set has, against law; and one against the yardstick when it is on and law may be silent. */
 export function harmonicsQuestions(sets: readonly RadioSet[], context: StationContext): StationQuestion[] {
-  const bands = new Map<string, { name: string; lowestHz: number }>()
+  const bands = new Map<string, { name: string; lowestHz: number; sets: number }>()
   for (const set of sets)
     for (const band of set.bands) {
       const lowestHz = Math.min(...band.channels.map(channel => channel.frequencyHz), Infinity)
       const known = bands.get(bandKey(band.name))
-      if (!known || lowestHz < known.lowestHz) bands.set(bandKey(band.name), { name: band.name, lowestHz })
+      bands.set(bandKey(band.name), { name: known?.name ?? band.name, lowestHz: Math.min(lowestHz, known?.lowestHz ?? Infinity), sets: (known?.sets ?? 0) + 1 })
     }
-  return [...bands.values()].sort((a, b) => a.lowestHz - b.lowestHz).flatMap((band) => {
+  return [...bands.values()].sort((a, b) => b.sets - a.sets || a.lowestHz - b.lowestHz).flatMap((band) => {
     const row = (yardstick: boolean): StationQuestion => ({
       id: `clean:${bandKey(band.name)}${yardstick ? ':own' : ''}`, stationId: HARMONICS_ID, against: 'limits', bandName: band.name, yardstick,
       question: `Is it clean on ${band.name}?`,
@@ -61,14 +61,28 @@ function place(member: Member): { step: Step; slotId: string } {
 }
 
 function detailFor(members: { member: Member; verdict: Verdict }[], governs: Member, verdict: Verdict): string {
-  const missing = members.filter(({ verdict: { state } }) => state === 'not-covered')
-  const missingNumbers = [...new Set(missing.map(({ member: { slot } }) => harmonicNumber(slot)))]
-  const where = (found: Member) => `${found.slot.slot.label}${members.some(({ member: other }) => other.step !== found.step) ? `, ${found.step.level.name} on ${printMhz(found.step.channel.frequencyHz)}` : ''}`
-  if (verdict.state !== 'not-covered')
-    return missing.length > 0 ? `at ${where(governs)}; ${harmonicList(missingNumbers)} not covered` : `at ${where(governs)}`
-  const read = members.filter(({ verdict: { state } }) => state === 'inside')
-  const least = worstVerdict(read)
-  return least ? `${harmonicList(missingNumbers)}. What was read is inside, least ${printMargin(least.verdict.marginDb ?? 0)} at ${where(least.governs)}` : harmonicList(missingNumbers)
+  const several = members.some(({ member: other }) => other.step !== governs.step)
+  const where = (found: Member) => `${found.slot.slot.label}${several ? `, ${found.step.level.name} on ${printMhz(found.step.channel.frequencyHz)}` : ''}`
+  const gaps = gapsInWords(members)
+  if (verdict.state !== 'not-covered') return [`at ${where(governs)}`, ...gaps].join('; ')
+  const least = worstVerdict(members.filter(({ verdict: { state } }) => state === 'inside'))
+  return [...gaps, ...(least ? [`what was read is inside, least ${printMargin(least.verdict.marginDb ?? 0)} at ${where(least.governs)}`] : [])].join('; ')
+}
+
+/** What is missing: harmonics out of reach, whole steps not begun, single readings open, readings that could not decide. */
+function gapsInWords(members: { member: Member; verdict: Verdict }[]): string[] {
+  const numbers = (wanted: (member: Member, verdict: Verdict) => boolean) => [...new Set(members.filter(one => wanted(one.member, one.verdict)).map(one => harmonicNumber(one.member.slot)))]
+  const begun = new Set(members.filter(one => one.member.slot.reading).map(one => one.member.step))
+  const idle = [...new Set(members.map(one => one.member.step))].filter(step => !begun.has(step))
+  const outOfReach = numbers(member => member.slot.missing === 'out-of-reach' && begun.has(member.step))
+  const open = numbers(member => member.slot.missing === 'open' && begun.has(member.step))
+  const undecided = numbers((member, verdict) => member.slot.reading !== null && verdict.state === 'not-covered')
+  return [
+    ...(outOfReach.length > 0 ? [`${harmonicList(outOfReach)} out of reach`] : []),
+    ...(open.length > 0 ? [`${harmonicList(open)} not measured`] : []),
+    ...(undecided.length > 0 ? [`${harmonicList(undecided)} read but not told`] : []),
+    ...(idle.length > 0 ? [`${[...new Set(idle.map(step => step.level.name))].join(', ')} not measured`] : []),
+  ]
 }
 
 function harmonicNumber(slot: SlotResult): number {

@@ -30,11 +30,11 @@ export function evaluateHarmonics(step: Step, context: StationContext): StepResu
 function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, context: StationContext): SlotResult {
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
   const limit = carrier && slot.id !== 'x1' ? evaluateLimit(context.rulebook, { frequencyHz: step.channel.frequencyHz, powerW: carrier.powerW }) : null
-  const base = { slot, reading, corrected: null, limit, yardstick: null, notes: [] as string[] }
+  const base = { slot, reading, corrected: null, limit, yardstick: null, notes: [] as string[], missing: null }
   if (!reading) {
     const reach = stepReach(step, slot, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why
-    return { ...base, verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered' }
+    return { ...base, verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', missing: reach.covered ? 'open' : 'out-of-reach' }
   }
   const answer = correctReading(reading, context)
   if (!isCorrected(answer)) return { ...base, verdict: verdictWithout('not-covered', answer.why), words: 'Not covered', notes: [answer.why] }
@@ -62,7 +62,7 @@ function judgedSlot(step: Step, base: Omit<SlotResult, 'verdict' | 'words'>, cor
 
 /** A trace that may have stepped over a peak can show that something is there, not that nothing is. */
 function withDoubt(verdict: Verdict, reading: Reading, notes: string[]): Verdict {
-  if (reading.doubt === null) return verdict
+  if (reading.doubt?.kind !== 'coarse-trace') return verdict
   const words = coarseWords(reading)
   if (!notes.includes(words)) notes.push(words)
   return verdict.state === 'inside' ? { ...verdict, state: 'not-covered', why: words } : verdict

@@ -5,6 +5,7 @@ import { highestClaimW, setShortName } from '#core/review'
 import { HIGHEST_HARMONIC, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
 
 const store = useReviewStore()
+const ui = useUiStore()
 const route = useRoute()
 const { set } = useReviewRoute()
 const edits = useBenchEdits()
@@ -42,6 +43,8 @@ const checks = computed(() => chain.value ? benchChecks({
   chain: chain.value, instrument: instrument.value, carrierHz: carrierHz.value, powerW: powerW.value, powerFrom: hottest.value?.powerFrom ?? 'assumed',
   harmonicLimitDbm: limitDbm.value, highestHarmonic: instrument.value?.kind === 'spectrum-analyser' ? HIGHEST_HARMONIC : 1,
 }) : [])
+watchEffect(() => { ui.benchChecks = checks.value })
+onBeforeUnmount(() => { ui.benchChecks = [] })
 const alarmParts = computed(() => checks.value.flatMap(check => check.partId && (check.severity === 'danger' || check.severity === 'caution') ? [check.partId] : []))
 const before = computed(() => checks.value.filter(({ id }) => id !== 'reach'))
 const reach = computed(() => checks.value.filter(({ id }) => id === 'reach'))

@@ -110,7 +110,7 @@ const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW or 36.9 d
 .range { font-size: 18px; font-weight: 400; color: var(--ink-2); }
 .curves { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }
 .table { overflow-x: auto; padding: 4px 8px; }
-.here { background: rgb(var(--v-theme-inside-wash) / 55%); }
+.here { background: rgba(var(--v-theme-inside-wash), .55); }
 .strip-cell { min-width: 130px; width: 20%; }
 .nothing { padding: 24px; max-width: 560px; }
 a { color: var(--spruce); }

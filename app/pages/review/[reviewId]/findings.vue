@@ -90,7 +90,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
 .matrix tbody tr + tr > * { border-top: 1px solid var(--line); }
 .matrix td { vertical-align: top; padding: 0; }
 .cell { display: grid; gap: 2px; padding: 8px 10px 10px; color: inherit; text-decoration: none; height: 100%; align-content: start; }
-.cell:hover { background: rgb(var(--v-theme-inside-wash) / 40%); }
+.cell:hover { background: rgba(var(--v-theme-inside-wash), .40); }
 .detail { line-height: 1.3; }
 .absent { display: block; padding: 12px 10px; }
 .remarks { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }

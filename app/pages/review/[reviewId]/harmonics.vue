@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type HarmonicPeak, thinTrace, traceAtRadio, type TracePeaks } from '#core/format'
+import { type HarmonicPeak, thinTrace, traceAtRadio, traceDoubt, type TracePeaks } from '#core/format'
 import { type LevelRead, parseLevel, printDbm } from '#core/quantity'
 import type { TracePoints } from '#core/review'
 import { carrierForLimit, HARMONICS_ID, HARMONICS_INSTRUMENTS, stepReach, suitableChains } from '#core/station'
@@ -108,14 +108,14 @@ function dropped(event: DragEvent): void {
 }
 
 /** A peak from a trace becomes a reading like any other, with its file, its floor and its doubts. */
-function readingFrom(peak: HarmonicPeak, input: { peaks: TracePeaks; resolutionBandwidthHz: number | null }, traceId: string) {
+function readingFrom(peak: HarmonicPeak, input: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean }, traceId: string) {
   const level = peak.peak!
   const text = level.levelDbm.toFixed(Number.isInteger(level.levelDbm * 10) ? 1 : 2).replace('-', '−')
   const read = parseLevel(text, { bareUnit: 'dBm' })
   if (!read.ok) return null
   return {
     slotId: `x${peak.harmonic}`, text, read: { ...read, levelDbm: level.levelDbm }, frequencyHz: level.frequencyHz, traceFloorDbm: input.peaks.floorDbm,
-    doubt: peak.coarse ? { kind: 'coarse-trace' as const, stepHz: peak.stepHz ?? 0, resolutionBandwidthHz: input.resolutionBandwidthHz } : null,
+    doubt: traceDoubt(peak, input),
     source: { kind: 'file' as const, fileName: files.fileName.value, sha256: files.file.value!.sha256, traceId },
   }
 }

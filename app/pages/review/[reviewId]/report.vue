@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { writeReviewFile } from '#core/format'
+import { writeReviewFile } from '#core/review'
 import { buildReport, readingsCsv } from '#core/report'
 
 const store = useReviewStore()

@@ -1,7 +1,11 @@
 import Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
 import { CoreError } from '../errors'
-import { REVIEW_SCHEMA_VERSION, type Review, type TracePoints, validateReview } from '../review'
+import { REVIEW_SCHEMA_VERSION, type Review, type TracePoints } from './types'
+import { validateReview } from './validateReview'
+
+/** Most a review file may weigh, bytes. */
+export const MAX_REVIEW_BYTES = 200_000_000
 
 const FORMAT = 'rigorous-meter-review'
 
