@@ -111,4 +111,3 @@ function notCovered(results: StepResult[]): ReportBlock {
 function text(value: string, align: 'left' | 'right' = 'left'): ReportCell {
   return { kind: 'text', text: value, align }
 }
-

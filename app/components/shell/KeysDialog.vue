@@ -2,7 +2,11 @@
 import { KEY_LIST } from '~/keys/keyList'
 
 const ui = useUiStore()
-useKeys({ 'Shift+?': () => { ui.keysOpen = true }, '?': () => { ui.keysOpen = true } })
+function open(): void {
+  ui.keysOpen = true
+}
+
+useKeys({ 'Shift+?': open, '?': open })
 </script>
 
 <template>

@@ -27,16 +27,18 @@ const keyUp = computed(() => {
 })
 
 useKeys({
-  '$mod+z': (event) => { event.preventDefault(); leaveField(); store.undo() },
-  '$mod+Shift+z': (event) => { event.preventDefault(); leaveField(); store.redo() },
+  '$mod+z': event => step(event, store.undo),
+  '$mod+Shift+z': event => step(event, store.redo),
   't': () => ui.toggleTheme(),
   'g s': () => void router.push('/'),
   ...Object.fromEntries(PLACES.map(({ id, key }) => [`g ${key}`, () => void go(id)])),
 })
 
-/** Undo inside a text field must not fight with the field's own draft. */
-function leaveField(): void {
+/** Undo or redo, wherever the focus is; a field's own draft is left first, so the two do not fight. */
+function step(event: KeyboardEvent, run: () => void): void {
+  event.preventDefault()
   if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur()
+  run()
 }
 </script>
 

@@ -25,9 +25,9 @@ export function judgeHarmonic(corrected: CorrectedReading, input: { rulebook: Ru
   const total = limit.slope === 0 || input.carrier.standardUncertaintyDb === 0
     ? corrected.budget
     : budget([...corrected.budget.contributions, contribution({
-        id: 'carrier', group: 'carrier', label: 'Carrier the limit follows', distribution: 'normal',
-        halfWidthDb: 2 * input.carrier.standardUncertaintyDb * limit.slope,
-      })])
+      id: 'carrier', group: 'carrier', label: 'Carrier the limit follows', distribution: 'normal',
+      halfWidthDb: 2 * input.carrier.standardUncertaintyDb * limit.slope,
+    })])
   const verdict = decide({
     valueDb: corrected.levelDbm, limitDb: limit.limitDbm, direction: 'upper',
     standardUncertaintyDb: total.standardUncertaintyDb, degreesOfFreedom: total.effectiveDegreesOfFreedom, coverageFactor: total.coverageFactor,

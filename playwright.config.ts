@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = 4391
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  testMatch: '**/*.spec.ts',
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  forbidOnly: !!process.env.CI,
+  reporter: [['list']],
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${PORT}/`,
+    reuseExistingServer: false,
+    timeout: 30_000,
+    env: { NITRO_HOST: '127.0.0.1', HOST: '127.0.0.1', NITRO_PORT: String(PORT), PORT: String(PORT), NUXT_PUBLIC_DEMO: 'false' },
+  },
+})
