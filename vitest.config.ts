@@ -11,5 +11,7 @@ export default defineConfig({
     include: ['tests/{core,outside,app}/**/*.test.ts'],
     environment: 'node',
     testTimeout: 20_000,
+    isolate: false,
+    pool: 'threads',
   },
 })

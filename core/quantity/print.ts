@@ -48,7 +48,7 @@ const POWER_STEPS = [[1e3, 'kW'], [1, 'W'], [1e-3, 'mW'], [1e-6, 'µW'], [1e-9, 
 export function printWatts(powerW: number | null | undefined, significant = 3): string {
   if (powerW === null || powerW === undefined || Number.isNaN(powerW)) return '–'
   const [scale, unit] = POWER_STEPS.find(([step]) => powerW >= step * 0.99999) ?? [1e-12, 'pW']
-  const scaled = powerW / scale
+  const scaled = Number((powerW / scale).toPrecision(significant))
   const decimals = Math.max(0, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1e-9)) + 1e-9))
   return `${scaled.toFixed(Math.min(decimals, 6))}${UNIT_SPACE}${unit}`
 }

@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest'
+import { demoReview, demoSetIds, seededRandom } from '#core/demo'
+import { validateReview } from '#core/review'
+import { stationContext, stations } from '#core/station'
+
+describe('the demo review', () => {
+  const { review, traces } = demoReview()
+
+  it('passes the schema and is the same every time', () => {
+    expect(validateReview(review)).toEqual(review)
+    expect(demoReview()).toEqual({ review, traces })
+    expect(demoSetIds()).toHaveLength(6)
+  })
+
+  it('asks no question: nothing in it is absurd', () => {
+    const context = stationContext(review)
+    for (const set of review.sets) for (const station of stations) for (const step of station.plan(set, context)) expect(station.evaluate(step, context).questions).toEqual([])
+  })
+
+  it('keys up nothing unsafe', () => {
+    const context = stationContext(review)
+    for (const set of review.sets) for (const station of stations) for (const step of station.plan(set, context)) expect(station.checks(step, context).filter(({ severity }) => severity === 'danger')).toEqual([])
+  })
+
+  it('has its trace with it', () => expect([...traces.keys()]).toEqual(review.traces.map(({ id }) => id)))
+})
+
+describe('seededRandom', () => {
+  it('repeats itself and stays in [0, 1)', () => {
+    const draw = (seed: number) => Array.from({ length: 1000 }, seededRandom(seed))
+    expect(draw(7)).toEqual(draw(7))
+    expect(draw(7)).not.toEqual(draw(8))
+    expect(draw(7).every(x => x >= 0 && x < 1)).toBe(true)
+    expect(draw(7).reduce((sum, x) => sum + x, 0) / 1000).toBeCloseTo(0.5, 1)
+  })
+})
