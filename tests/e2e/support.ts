@@ -1,0 +1,71 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+
+/** What the focused element is called: its label, its aria-label or its text. */
+export async function focusedName(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const element = document.activeElement as (HTMLElement & { labels?: NodeListOf<HTMLLabelElement> }) | null
+    if (!element || element === document.body) return ''
+    return (element.getAttribute('aria-label') ?? element.labels?.[0]?.textContent ?? element.textContent ?? '').trim()
+  })
+}
+
+/** Presses Tab until something of that name has the focus. Keyboard only. */
+export async function tabTo(page: Page, name: string | RegExp, options: { back?: boolean; most?: number } = {}): Promise<void> {
+  const matches = (found: string) => (typeof name === 'string' ? found === name : name.test(found))
+  const seen: string[] = []
+  for (let i = 0; i < (options.most ?? 120); i++) {
+    await page.keyboard.press(options.back ? 'Shift+Tab' : 'Tab')
+    const found = await focusedName(page)
+    seen.push(found)
+    if (matches(found)) return
+  }
+  throw new Error(`Tab never reached ${String(name)}. It passed: ${seen.join(' | ')}`)
+}
+
+/** Types into the next field of that name and confirms with Enter. */
+export async function tabAndType(page: Page, name: string | RegExp, text: string): Promise<void> {
+  await tabTo(page, name)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type(text)
+  await page.keyboard.press('Enter')
+}
+
+/** Goes to a place with G and its letter, from wherever the focus is. */
+export async function goTo(page: Page, letter: string, heading: string | RegExp): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  await page.keyboard.press('g')
+  await page.keyboard.press(letter)
+  await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+}
+
+/** Opens the demo review from an empty shelf. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo review' }).click()
+  await expect(page.getByRole('heading', { name: 'What we can say about these radios' })).toBeVisible()
+}
+
+export const DEMO = '/review/demo-fell-race'
+export const TREK_B_HIGH = `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high`
+
+/** The text of a row of the harmonics table. */
+export function harmonicRow(page: Page, n: number): Locator {
+  return page.locator('table.harmonics tbody tr').nth(n - 1)
+}
+
+/** A trace of a 146.52 MHz carrier and two harmonics on a flat floor, as CSV text. */
+export function traceCsv(options: { stepHz?: number; toHz?: number; levels?: Record<number, number>; head?: string } = {}): string {
+  const { stepHz = 60_000, toHz = 960e6, levels = { 1: -13.2, 2: -58.1, 3: -80.4 }, head = '# RBW: 100 kHz\nFrequency (MHz),Level (dBm)\n' } = options
+  const rows: string[] = []
+  const peaks = Object.entries(levels).map(([n, level]) => ({ at: Math.round((Number(n) * 146.52e6) / stepHz), level }))
+  for (let i = 1; i * stepHz <= toHz; i++) {
+    const peak = peaks.find(({ at }) => at === i)
+    rows.push(`${((i * stepHz) / 1e6).toFixed(3)},${(peak ? peak.level : -95 + ((i * 7919) % 13) / 10).toFixed(1)}`)
+  }
+  return head + rows.join('\n')
+}
+
+/** The saved sign in the header stands for the last change. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByTestId('saved')).toHaveText(/^Saved/)
+}
