@@ -180,7 +180,7 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
 
 <style scoped>
 .page { min-height: 100vh; }
-.main { max-width: 1000px; margin: 0 auto; padding: 24px 20px 60px; display: grid; gap: 18px; }
+.main { max-width: 1000px; margin: 0 auto; padding: 24px 20px 60px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 18px; }
 .start { display: flex; gap: 12px; align-items: center; padding: 14px; flex-wrap: wrap; }
 .start > :first-child { flex: 1 1 260px; }
 .reviews { list-style: none; padding: 0; margin: 0; display: grid; gap: 10px; }

@@ -6,9 +6,10 @@ export function setName(set: RadioSet): string {
   return set.sample ? `${name}, sample ${set.sample}` : name
 }
 
-/** The short form for narrow columns: `Trek 2, sample B`. */
+/** The short form for narrow columns: `Trek 2, sample B`; a model that is only a number keeps its make. */
 export function setShortName(set: RadioSet): string {
-  const name = set.model.trim() || set.make.trim() || 'Unnamed set'
+  const model = set.model.trim()
+  const name = model === '' || /^\d+$/.test(model) ? `${set.make} ${model}`.trim() || 'Unnamed set' : model
   return set.sample ? `${name}, sample ${set.sample}` : name
 }
 

@@ -54,7 +54,7 @@ function analyser(label: string, recipe: (draft: SpectrumAnalyser) => void): voi
 </template>
 
 <style scoped>
-.editor { padding: 14px 16px; display: grid; gap: 12px; }
+.editor { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; }
 @media (max-width: 1000px) { .grid { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -83,9 +83,9 @@ function addPoint(): void {
 </template>
 
 <style scoped>
-.editor { padding: 14px 16px; display: grid; gap: 12px; }
+.editor { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; }
-.points { display: grid; gap: 10px; max-width: 480px; }
+.points { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; max-width: 480px; }
 .narrow { max-width: 160px; }
 .wrong { color: var(--outside); }
 @media (max-width: 1000px) { .grid { grid-template-columns: 1fr 1fr; } }

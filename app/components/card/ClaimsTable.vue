@@ -145,7 +145,7 @@ function addChannel(bandId: string): void {
 </template>
 
 <style scoped>
-.block { padding: 14px 16px 16px; display: grid; gap: 12px; }
+.block { padding: 14px 16px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .scroll { overflow-x: auto; }
 .plain td { vertical-align: top; padding-top: 12px; }
 .band { min-width: 110px; }

@@ -56,7 +56,7 @@ const ROLES = [{ value: 'under-test', title: 'Under test' }, { value: 'control',
 </template>
 
 <style scoped>
-.block { padding: 14px 16px 16px; display: grid; gap: 12px; }
+.block { padding: 14px 16px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; }
 .three { grid-template-columns: repeat(3, minmax(0, 180px)); }
 .disagrees { color: var(--outside); font-weight: 700; }

@@ -26,7 +26,7 @@ const widest = computed(() => Math.max(...lines.value.map(({ rangeDb }) => range
 </template>
 
 <style scoped>
-.panel { padding: 14px 16px; display: grid; gap: 7px; }
+.panel { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 7px; }
 table { width: 100%; border-collapse: collapse; }
 td { padding: 3px 0; vertical-align: middle; line-height: 1.25; }
 .bar { width: 34%; padding: 0 10px; }

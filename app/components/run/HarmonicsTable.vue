@@ -55,10 +55,10 @@ const rows = computed(() => slots.map(result => ({ result, against: result.yards
 .scroll { overflow-x: auto; }
 .harmonics tbody th { font-weight: 600; color: var(--ink); font-size: 15px; border-bottom: 1px solid var(--line); padding: 4px 8px; }
 .harmonics td { padding: 4px 7px; height: 43px; white-space: nowrap; }
-.harmonics td.word { white-space: normal; min-width: 132px; }
+.harmonics td.word { white-space: normal; min-width: 142px; }
 .entry { width: 116px; }
 .entry :deep(input) { min-width: 100px; }
-.strip-cell { min-width: 104px; width: 24%; }
+.strip-cell { min-width: 100px; width: 22%; }
 .here { background: rgba(var(--v-theme-inside-wash), .50); }
 .own { display: block; color: var(--ink-2); }
 abbr { text-decoration: none; }

@@ -30,7 +30,7 @@ const open = computed(() => checks.filter(({ severity }) => severity === 'danger
 </template>
 
 <style scoped>
-.panel { padding: 14px 16px; display: grid; gap: 7px; }
+.panel { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 7px; }
 .notes { margin: 0; padding-left: 18px; display: grid; gap: 4px; }
 .cautions { display: block; }
 .cautions summary { cursor: pointer; font-weight: 700; }

@@ -15,6 +15,6 @@ const { limit, carrierWords } = defineProps<{ limit: LimitAnswer; carrierWords: 
 </template>
 
 <style scoped>
-.panel { padding: 14px 16px; display: grid; gap: 7px; }
+.panel { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 7px; }
 .source { color: var(--spruce); }
 </style>

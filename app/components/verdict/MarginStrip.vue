@@ -20,7 +20,7 @@ const spoken = computed(() => {
     <span class="limit" :style="{ left: percent(geometry.limitAt) }" />
     <template v-if="geometry.mark !== null">
       <span v-if="geometry.whisker" :class="['whisker', verdict.state]" :style="{ left: percent(geometry.whisker.from), width: percent(geometry.whisker.to - geometry.whisker.from) }" />
-      <span class="mark" :style="{ left: percent(geometry.mark) }"><VerdictMark :state="verdict.state" :size="14" /></span>
+      <span class="seat" :style="{ left: percent(geometry.mark) }"><VerdictMark :state="verdict.state" :size="14" /></span>
     </template>
   </span>
 </template>
@@ -39,9 +39,9 @@ const spoken = computed(() => {
 .whisker::before, .whisker::after { content: ''; position: absolute; top: -4px; width: 2px; height: 10px; background: currentcolor; }
 .whisker::before { left: 0; }
 .whisker::after { right: 0; }
-.mark { position: absolute; top: 6px; transform: translateX(-50%); line-height: 0; filter: drop-shadow(0 0 0.6px var(--sheet)) drop-shadow(0 0 0.6px var(--sheet)); }
+.seat { position: absolute; top: 6px; transform: translateX(-50%); line-height: 0; filter: drop-shadow(0 0 0.6px var(--sheet)) drop-shadow(0 0 0.6px var(--sheet)); }
 
-.mark :deep(svg) { display: block; }
+.seat :deep(svg) { display: block; }
 .inside { color: var(--inside); }
 .too-close { color: var(--close); }
 .outside { color: var(--outside); }

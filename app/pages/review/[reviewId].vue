@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { worstSeverity } from '#core/chain'
-import { setName } from '#core/review'
+import { setShortName } from '#core/review'
 import { PLACES } from '~/keys/places'
 
 const store = useReviewStore()
@@ -18,7 +18,7 @@ watchEffect(() => { document.title = [place.value?.title, store.review?.title, '
 
 const wide = computed(() => place.value?.id === 'findings' || place.value?.id === 'report' || place.value?.id === 'rulebooks')
 const crumbs = computed(() => store.review
-  ? [{ text: store.review.title, to: `/review/${reviewId.value}/findings` }, ...(set.value && !wide.value ? [{ text: setName(set.value) }] : [])]
+  ? [{ text: store.review.title, to: `/review/${reviewId.value}/findings` }, ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : [])]
   : [])
 const lamps = computed(() => lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null))
 const keyUp = computed(() => {

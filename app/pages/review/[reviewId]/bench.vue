@@ -187,6 +187,6 @@ function assign(stationId: string, id: string): void {
 .tabs button:hover { border-color: var(--line-2); }
 .tabs .here { background: rgb(var(--v-theme-secondary)); color: rgb(var(--v-theme-background)); font-weight: 600; }
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
-.block { padding: 14px 16px; display: grid; gap: 10px; }
+.block { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; }
 @media (max-width: 1000px) { .columns { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -71,7 +71,7 @@ function print(): void {
 </template>
 
 <style scoped>
-.paper { padding: 32px 36px; max-width: 1040px; display: grid; gap: 26px; }
+.paper { padding: 32px 36px; max-width: 1040px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 26px; }
 .paper section { gap: 8px; }
 .paper h2 { border-bottom: 1px solid var(--line-2); padding-bottom: 4px; }
 @media (max-width: 600px) { .paper { padding: 18px 14px; } }

@@ -96,7 +96,7 @@ const question = computed(() => {
 
 <style scoped>
 .page { max-width: 860px; }
-.block { padding: 16px; display: grid; gap: 12px; }
+.block { padding: 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .book { display: flex; gap: 10px; align-items: baseline; }
 .book input { accent-color: var(--spruce); width: 16px; height: 16px; }
 .grid { display: grid; grid-template-columns: repeat(2, minmax(0, 320px)); gap: 12px; }

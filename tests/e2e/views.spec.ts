@@ -1,0 +1,98 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { DEMO, openDemo } from './support'
+
+const VIEWS: [name: string, path: string, ready: string][] = [
+  ['shelf', '/', 'Shelf'],
+  ['card', `${DEMO}/card?set=trek-b`, 'Osmere Trek 2, sample B'],
+  ['rulebooks', `${DEMO}/rulebooks`, 'Rulebooks'],
+  ['bench', `${DEMO}/bench?set=trek-b`, 'Bench check'],
+  ['carrier power', `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`, 'Carrier power'],
+  ['harmonics', `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`, 'Harmonics'],
+  ['findings', `${DEMO}/findings`, 'What we can say about these radios'],
+  ['report', `${DEMO}/report`, 'Report'],
+]
+
+async function show(page: Page, path: string, heading: string): Promise<void> {
+  await page.goto(path)
+  await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+  await page.waitForTimeout(300)
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no serious accessibility finding on any view, ${theme}`, async ({ browser }) => {
+    test.setTimeout(150_000)
+    const page = await (await browser.newContext({ colorScheme: theme })).newPage()
+    await openDemo(page)
+    for (const [name, path, heading] of VIEWS) {
+      await test.step(name, async () => {
+        await show(page, path, heading)
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        expect(serious.map(({ id, nodes }) => `${name}: ${id}: ${nodes.slice(0, 3).map(node => `${node.target.join(' ')} (${node.any[0]?.message ?? ''})`).join('; ')}`)).toEqual([])
+      })
+    }
+    await page.context().close()
+  })
+}
+
+for (const width of [390, 1920]) {
+  test(`nothing runs out of the page at ${width} px`, async ({ browser }) => {
+    test.setTimeout(90_000)
+    const page = await (await browser.newContext({ viewport: { width, height: 844 } })).newPage()
+    await openDemo(page)
+    for (const [name, path, heading] of VIEWS) {
+      await show(page, path, heading)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), name).toBeLessThanOrEqual(0)
+    }
+    await page.context().close()
+  })
+}
+
+test('only this host is asked, and no script runs without its nonce', async ({ page }) => {
+  const hosts = new Set<string>()
+  const complaints: string[] = []
+  page.on('request', request => hosts.add(new URL(request.url()).host))
+  page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
+  await openDemo(page)
+  for (const [, path, heading] of VIEWS) await show(page, path, heading)
+  await page.getByRole('button', { name: 'Make the PDF' }).click()
+  await page.waitForEvent('download')
+  expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
+  expect(complaints).toEqual([])
+  const reply = await page.request.get('/')
+  const policy = reply.headers()['content-security-policy'] ?? ''
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+';/)
+  expect(policy).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline|https?:/)
+  const inline = (await reply.text()).match(/<script(?![^>]*\bnonce=)/g)
+  expect(inline).toBeNull()
+})
+
+test('day and night, keys and find', async ({ page }) => {
+  await openDemo(page)
+  const paper = () => page.evaluate(() => getComputedStyle(document.querySelector('.v-application')!).backgroundColor)
+  const day = await paper()
+  await page.keyboard.press('t')
+  await expect.poll(paper).not.toBe(day)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'All keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'All keys' })).toBeHidden()
+  await page.keyboard.press('/')
+  await page.getByLabel('Find a place, a radio or a step').fill('harmonics sample b 146 high')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('set-now')).toHaveText('146.520')
+  await expect(page).toHaveURL(/set=trek-b/)
+})
+
+test('data is shown as text, never as markup', async ({ page }) => {
+  await page.goto('/')
+  await page.getByLabel('What is the review about?').fill('<img src=x onerror="window.bad=1"> & <b>bold</b>')
+  await page.getByRole('button', { name: 'Start a review' }).click()
+  await page.getByRole('button', { name: 'Add a radio' }).click()
+  await page.getByLabel('Make', { exact: true }).fill('<script>window.bad=1</script>')
+  await page.getByLabel('Make', { exact: true }).press('Enter')
+  await page.getByRole('link', { name: /^Report/ }).click()
+  await expect(page.getByRole('heading', { name: '<img src=x' }).first()).toBeVisible()
+  expect(await page.evaluate(() => (window as unknown as { bad?: number }).bad)).toBeUndefined()
+})
