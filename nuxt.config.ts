@@ -12,7 +12,7 @@ export default defineNuxtConfig({
   alias: { '#core': coreFolder },
   imports: { autoImport: true, dirs: ['stores', 'composables'] },
   components: [{ path: '~/components', pathPrefix: false }],
-  css: ['~/assets/fonts.css', '~/assets/base.css'],
+  css: ['vuetify/styles/layers', 'vuetify/styles/core', '~/assets/fonts.css', '~/assets/base.css'],
   runtimeConfig: {
     public: { demo: false, version: process.env.npm_package_version ?? '0.1.0' },
   },
@@ -29,7 +29,7 @@ export default defineNuxtConfig({
     },
   },
   vuetify: {
-    moduleOptions: { importComposables: true },
+    moduleOptions: { importComposables: true, disableVuetifyStyles: true },
     vuetifyOptions: {
       icons: { defaultSet: 'mdi-svg' },
       theme: { defaultTheme: 'day', themes: { day: lightTheme, night: darkTheme } },

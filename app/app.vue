@@ -9,6 +9,5 @@ watch(() => ui.themeName, name => theme.change(name), { immediate: true })
     <NuxtPage />
     <AppNotice />
     <KeysDialog />
-    <FindDialog />
   </VApp>
 </template>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
 import { format } from 'date-fns'
-import { type ReviewBundle, writeReviewFile } from '#core/review'
+import type { ReviewBundle } from '#core/review'
 import type { ReviewHead } from '~/storage/reviewStorage'
 
 const shelf = useShelfStore()
-const review = useReviewStore()
 const ui = useUiStore()
 const router = useRouter()
 const config = useRuntimeConfig().public
@@ -17,7 +16,6 @@ const toRemove = shallowRef<ReviewHead | null>(null)
 const dragging = ref(false)
 
 onMounted(async () => {
-  review.close()
   document.title = 'Shelf · Rigorous Meter'
   try {
     if (config.demo) await shelf.putDemoOnce()
@@ -87,6 +85,7 @@ function dropped(event: DragEvent): void {
 async function takeAway(head: ReviewHead): Promise<void> {
   try {
     const bundle = await shelf.bundleOf(head.id)
+    const { writeReviewFile } = await import('#core/review')
     if (bundle) downloadFile(`${fileNameFrom(head.title)}.review.json`, new Blob([writeReviewFile(bundle, { version: config.version, at: new Date().toISOString() })], { type: 'application/json' }))
   }
   catch (error) {

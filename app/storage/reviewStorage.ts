@@ -1,6 +1,9 @@
 import localforage from 'localforage'
 import { CoreError } from '#core/errors'
-import { REVIEW_SCHEMA_VERSION, type Reading, type Review, type TracePoints, validateReview } from '#core/review'
+import type { Reading, Review, TracePoints } from '#core/review'
+
+/** The schemas are large, and the shelf can be shown without them. */
+const reviewCore = () => import('#core/review')
 
 /** What the shelf shows of a review without opening it. */
 export interface ReviewHead {
@@ -69,7 +72,8 @@ export async function listReviews(): Promise<ReviewHead[]> {
  * @returns null when there is none of this id.
  */
 export async function loadReview(id: string): Promise<Review | null> {
-  const journal = readJournal(id)
+  const { REVIEW_SCHEMA_VERSION, validateReview } = await reviewCore()
+  const journal = await readJournal(id)
   if (journal) return journal
   const head = await store.getItem<HeadRecord>(headKey(id))
   if (!head) return null
@@ -82,6 +86,7 @@ export async function loadReview(id: string): Promise<Review | null> {
 /** Writes a review: journal first (at once, synchronously), then its records, then the journal goes. */
 export async function saveReview(review: Review): Promise<void> {
   writeJournal(review)
+  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
   const { readings, ...rest } = review
   await write(async () => {
     await store.setItem<ReadingsRecord>(readingsKey(review.id), { schemaVersion: REVIEW_SCHEMA_VERSION, readings })
@@ -98,6 +103,7 @@ export async function removeReview(id: string): Promise<void> {
 }
 
 export async function saveTrace(reviewId: string, traceId: string, points: TracePoints): Promise<void> {
+  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
   await write(() => store.setItem<TraceRecord>(traceKey(reviewId, traceId), { schemaVersion: REVIEW_SCHEMA_VERSION, ...points }))
 }
 
@@ -116,10 +122,11 @@ function writeJournal(review: Review): void {
   }
 }
 
-function readJournal(id: string): Review | null {
+async function readJournal(id: string): Promise<Review | null> {
   const text = localStorage.getItem(journalKey(id))
   if (text === null) return null
   try {
+    const { validateReview } = await reviewCore()
     return validateReview(JSON.parse(text))
   }
   catch {

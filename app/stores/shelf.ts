@@ -1,4 +1,4 @@
-import { MAX_REVIEW_BYTES, newReview, readReviewFile, type ReviewBundle } from '#core/review'
+import type { ReviewBundle } from '#core/review'
 import { listReviews, loadReview, loadTrace, removeReview, type ReviewHead, saveReview, saveTrace } from '~/storage/reviewStorage'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
@@ -14,6 +14,7 @@ export const useShelfStore = defineStore('shelf', () => {
   }
 
   async function start(title: string): Promise<string> {
+    const { newReview } = await import('#core/review')
     const review = newReview({ id: crypto.randomUUID(), title, at: new Date().toISOString() })
     await saveReview(review)
     await refresh()
@@ -42,6 +43,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** Reads a review file; nothing is stored yet. */
   async function readFile(file: File): Promise<ReviewBundle> {
+    const { MAX_REVIEW_BYTES, readReviewFile } = await import('#core/review')
     if (file.size > MAX_REVIEW_BYTES) throw new Error(`“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`)
     return readReviewFile(await file.text(), file.name)
   }

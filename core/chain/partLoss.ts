@@ -1,5 +1,5 @@
 import { printFrequencyShort, printMhz } from '../quantity'
-import type { Part } from './types'
+import type { LossPoint, Part } from './types'
 
 /** A loss, or why there is none. */
 export type LossAnswer = { known: true; lossDb: number } | { known: false; why: string }
@@ -14,16 +14,25 @@ export function partLossAt(part: Part, frequencyHz: number): LossAnswer {
   if (part.toHz !== null && frequencyHz > part.toHz)
     return { known: false, why: `${part.name} is usable to ${printFrequencyShort(part.toHz)}.` }
   if (part.loss.kind === 'figure') return { known: true, lossDb: part.loss.lossDb }
-  const points = [...part.loss.points].sort((a, b) => a.frequencyHz - b.frequencyHz)
-  const first = points[0]
-  const last = points[points.length - 1]
+  const { below, above, first, last } = neighbours(part.loss.points, frequencyHz)
   if (!first || !last) return { known: false, why: `${part.name} has an empty loss table.` }
-  if (frequencyHz < first.frequencyHz || frequencyHz > last.frequencyHz)
+  if (!below || !above)
     return { known: false, why: `The loss table of ${part.name} runs from ${printFrequencyShort(first.frequencyHz)} to ${printFrequencyShort(last.frequencyHz)}, and ${printMhz(frequencyHz)} lies outside.` }
-  const upper = points.findIndex(point => point.frequencyHz >= frequencyHz)
-  const high = points[upper] ?? last
-  const low = points[upper - 1]
-  if (!low || high.frequencyHz === frequencyHz) return { known: true, lossDb: high.lossDb }
-  const way = Math.log(frequencyHz / low.frequencyHz) / Math.log(high.frequencyHz / low.frequencyHz)
-  return { known: true, lossDb: low.lossDb + way * (high.lossDb - low.lossDb) }
+  if (above.frequencyHz === below.frequencyHz) return { known: true, lossDb: below.lossDb }
+  const way = Math.log(frequencyHz / below.frequencyHz) / Math.log(above.frequencyHz / below.frequencyHz)
+  return { known: true, lossDb: below.lossDb + way * (above.lossDb - below.lossDb) }
+}
+
+interface Neighbours { below?: LossPoint; above?: LossPoint; first?: LossPoint; last?: LossPoint }
+
+/** The points next to a frequency on both sides, and the ends of the table, in whatever order it stands. */
+function neighbours(points: readonly LossPoint[], frequencyHz: number): Neighbours {
+  const found: Neighbours = {}
+  for (const point of points) {
+    if (!found.first || point.frequencyHz < found.first.frequencyHz) found.first = point
+    if (!found.last || point.frequencyHz > found.last.frequencyHz) found.last = point
+    if (point.frequencyHz <= frequencyHz && (!found.below || point.frequencyHz > found.below.frequencyHz)) found.below = point
+    if (point.frequencyHz >= frequencyHz && (!found.above || point.frequencyHz < found.above.frequencyHz)) found.above = point
+  }
+  return found
 }

@@ -26,6 +26,10 @@ export interface NotCorrected {
  * the chain at that frequency, less the noise it holds; with the budget of what that leaves open.
  */
 export function correctReading(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
+  return context.once(`corrected:${reading.id}`, () => correct(reading, context))
+}
+
+function correct(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
   const chain = context.chain(reading.chainId)
   if (!chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)

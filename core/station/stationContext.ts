@@ -10,6 +10,8 @@ export interface StationContext {
   chain: (id: string | null) => Chain | undefined
   instrument: (id: string) => Instrument | undefined
   reading: (setId: string, stepId: string, slot: string) => Reading | undefined
+  /** Works a thing out once for this state of the review; the key must name everything it depends on besides. */
+  once: <T>(key: string, compute: () => T) => T
 }
 
 /**
@@ -19,6 +21,7 @@ export interface StationContext {
 export function stationContext(review: Review): StationContext {
   const current = currentReadings(review)
   const chains = new Map(review.chains.map(chain => [chain.id, chain]))
+  const known = new Map<string, unknown>()
   const instruments = new Map(review.instruments.map(instrument => [instrument.id, instrument]))
   return {
     review,
@@ -27,5 +30,9 @@ export function stationContext(review: Review): StationContext {
     chain: id => (id === null ? undefined : chains.get(id)),
     instrument: id => instruments.get(id),
     reading: (setId, stepId, slot) => current.get(slotKey(setId, stepId, slot)),
+    once: <T>(key: string, compute: () => T): T => {
+      if (!known.has(key)) known.set(key, compute())
+      return known.get(key) as T
+    },
   }
 }

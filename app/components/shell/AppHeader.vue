@@ -2,14 +2,20 @@
 import { mdiRedo, mdiUndo, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { format } from 'date-fns'
 import type { HeaderLamp } from '~/composables/useLamps'
+import type { SaveState } from '~/stores/review'
 
-const { crumbs = [], lamps = [] } = defineProps<{ crumbs?: { text: string; to?: string }[]; lamps?: HeaderLamp[] }>()
+const { crumbs = [], lamps = [], document = null } = defineProps<{
+  crumbs?: { text: string; to?: string }[]
+  lamps?: HeaderLamp[]
+  /** The open review: how it is saved and what can be undone; null on the shelf. */
+  document?: { saveState: SaveState; canUndo: boolean; canRedo: boolean } | null
+}>()
+const emit = defineEmits<{ undo: []; redo: [] }>()
 const ui = useUiStore()
-const store = useReviewStore()
 
 const saved = computed(() => {
-  const state = store.saveState
-  if (!store.review) return ''
+  const state = document?.saveState
+  if (!state) return ''
   if (state.kind === 'saving') return 'Saving'
   if (state.kind === 'failed') return 'Not saved'
   return state.at ? `Saved ${format(state.at, 'HH:mm:ss')}` : 'Saved'
@@ -34,9 +40,9 @@ const saved = computed(() => {
     </ul>
     <div class="tools">
       <span v-if="saved" class="saved" data-testid="saved">{{ saved }}</span>
-      <template v-if="store.review">
-        <VBtn icon size="small" variant="text" aria-label="Undo" :disabled="!store.canUndo" @click="store.undo()"><VIcon :icon="mdiUndo" /></VBtn>
-        <VBtn icon size="small" variant="text" aria-label="Redo" :disabled="!store.canRedo" @click="store.redo()"><VIcon :icon="mdiRedo" /></VBtn>
+      <template v-if="document">
+        <VBtn icon size="small" variant="text" aria-label="Undo" :disabled="!document.canUndo" @click="emit('undo')"><VIcon :icon="mdiUndo" /></VBtn>
+        <VBtn icon size="small" variant="text" aria-label="Redo" :disabled="!document.canRedo" @click="emit('redo')"><VIcon :icon="mdiRedo" /></VBtn>
       </template>
       <VBtn icon size="small" variant="text" :aria-label="ui.themeName === 'day' ? 'Night bench' : 'Day bench'" @click="ui.toggleTheme()"><VIcon :icon="ui.themeName === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny" /></VBtn>
       <VBtn size="small" variant="text" aria-label="All keys" @click="ui.keysOpen = true">?</VBtn>

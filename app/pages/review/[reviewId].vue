@@ -45,7 +45,8 @@ function step(event: KeyboardEvent, run: () => void): void {
 <template>
   <div>
     <a href="#main" class="skip" @click.prevent="($refs.main as HTMLElement | undefined)?.focus()">To the work</a>
-    <AppHeader :crumbs="crumbs" :lamps="lamps" />
+    <AppHeader :crumbs="crumbs" :lamps="lamps" :document="store.review ? store : null" @undo="store.undo()" @redo="store.redo()" />
+    <FindDialog />
     <div v-if="store.review && store.lockState === 'elsewhere'" class="banner no-print" role="status">
       <span>This review is open in another tab. Here it is read-only, and follows what is done there.</span>
       <VBtn size="small" variant="outlined" @click="store.takeOver()">Take over here</VBtn>

@@ -12,6 +12,10 @@ const ABSURD_ABOVE_DB = 3
 
 /** Judges the carrier of one step against its claim. */
 export function evaluateCarrierPower(step: Step, context: StationContext): StepResult {
+  return context.once(`result:${step.set.id}:${step.id}`, () => evaluate(step, context))
+}
+
+function evaluate(step: Step, context: StationContext): StepResult {
   const slot = step.slots[0]!
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
   const answer = reading && correctReading(reading, context)

@@ -14,6 +14,10 @@ const ABSURD_ABOVE_DB = 3
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
 export function evaluateHarmonics(step: Step, context: StationContext): StepResult {
+  return context.once(`result:${step.set.id}:${step.id}`, () => evaluate(step, context))
+}
+
+function evaluate(step: Step, context: StationContext): StepResult {
   const carrier = carrierForLimit(step, context)
   const slots = step.slots.map(slot => slotResult(step, slot, carrier, context))
   const judged = slots.filter(result => result.slot.id !== 'x1')

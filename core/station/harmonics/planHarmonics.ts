@@ -18,6 +18,10 @@ const DURATION_S = 180
 
 /** One step for every band and level on the channels chosen for harmonics, up to ×10. */
 export function planHarmonics(set: RadioSet, context: StationContext): Step[] {
+  return context.once(`plan:${HARMONICS_ID}:${set.id}`, () => plan(set, context))
+}
+
+function plan(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, HARMONICS_ID, context, HARMONICS_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
   return stepPlaces(set).filter(place => place.channel.harmonics).map((place): Step => ({

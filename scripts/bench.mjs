@@ -1,0 +1,76 @@
+// npm run bench: speed as ratios against a named reference in the same run. Not a test; nothing fails here.
+import { chromium } from '@playwright/test'
+import { ensureBuilt, ensureChromium, ensurePackages, freePort, runTool, say, startServer } from './lib.mjs'
+
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const middle = values => [...values].sort((a, b) => a - b)[values.length >> 1]
+const line = (what, ours, reference, theirs) => console.log(`${what.padEnd(58)} ${ours.toFixed(1).padStart(8)} ms   ${(ours / theirs).toFixed(2).padStart(6)} × ${reference} (${theirs.toFixed(1)} ms)`)
+
+await ensurePackages()
+await ensureBuilt()
+say('Core')
+await runTool(['tsx', 'dist', 'cli.mjs'], ['--tsconfig', 'core/tsconfig.json', 'scripts/bench/core.ts'])
+
+say('In the browser, from the built application')
+const { child, address } = await startServer({ port: await freePort(4395), demo: true })
+const browser = await chromium.launch({ executablePath: await ensureChromium(), args: ARGS })
+
+async function loads(path, ready, times) {
+  const spent = []
+  for (let i = 0; i < times; i++) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+    const page = await context.newPage()
+    await page.addInitScript((selector) => {
+      const look = () => {
+        if (document.querySelector(selector)) window.readyAtMs = performance.now()
+        else requestAnimationFrame(look)
+      }
+      look()
+    }, ready)
+    await page.goto(address + path)
+    spent.push(await page.waitForFunction(() => window.readyAtMs).then(handle => handle.jsonValue()))
+    await context.close()
+  }
+  return middle(spent)
+}
+
+const bare = await loads('icon.svg', 'svg', 5)
+line('first screen interactive (shelf with the demo review)', await loads('', '.review', 7), 'an SVG of one kB from the same server', bare)
+
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+const page = await context.newPage()
+await page.goto(address)
+await page.waitForSelector('.review')
+await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high`)
+await page.waitForSelector('[data-slot=x4] input')
+const keys = await page.evaluate(async () => {
+  const input = document.querySelector('[data-slot=x4] input')
+  const row = input.closest('tr')
+  input.focus()
+  const once = text => new Promise((resolve) => {
+    const from = performance.now()
+    const watch = new MutationObserver(() => {
+      watch.disconnect()
+      resolve(performance.now() - from)
+    })
+    watch.observe(row.cells[row.cells.length - 1], { subtree: true, childList: true, characterData: true })
+    input.value = text
+    input.dispatchEvent(new Event('input', { bubbles: true }))
+  })
+  const spent = []
+  for (let i = 0; i < 25; i++) {
+    spent.push(await once(i % 2 ? '-58.4' : `-8${i % 10}`))
+    await new Promise(resolve => setTimeout(resolve, 60))
+  }
+  const frames = []
+  for (let i = 0; i < 25; i++) {
+    const from = performance.now()
+    await new Promise(resolve => requestAnimationFrame(resolve))
+    frames.push(performance.now() - from)
+  }
+  return { spent, frames }
+})
+line('keystroke to updated verdict', middle(keys.spent), 'one frame of the browser', middle(keys.frames))
+await browser.close()
+child.kill()
+process.exit(0)
