@@ -3,15 +3,13 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const shared = { plugins: [vue()], resolve: { alias: { '#core': folder('./core'), '~': folder('./app') } } }
 
 export default defineConfig({
-  plugins: [vue()],
-  resolve: { alias: { '#core': folder('./core'), '~': folder('./app') } },
   test: {
-    include: ['tests/{core,outside,app}/**/*.test.ts'],
-    environment: 'node',
-    testTimeout: 20_000,
-    isolate: false,
-    pool: 'threads',
+    projects: [
+      { ...shared, test: { name: 'core', include: ['tests/{core,outside}/**/*.test.ts'], environment: 'node', testTimeout: 20_000, isolate: false, pool: 'threads' } },
+      { ...shared, test: { name: 'app', include: ['tests/app/**/*.test.ts'], environment: 'happy-dom', testTimeout: 20_000, setupFiles: ['tests/app/setup.ts'], pool: 'threads' } },
+    ],
   },
 })

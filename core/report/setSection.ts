@@ -90,7 +90,7 @@ function conditions(results: StepResult[]): ReportBlock {
   const readings = results.flatMap(result => result.slots.flatMap(slot => (slot.reading ? [slot.reading] : [])))
   const days = [...new Set(readings.map(reading => reading.at.slice(0, 16).replace('T', ' ')))].sort()
   const supplies = [...new Set(readings.map(reading => reading.supply || 'supply not recorded'))]
-  const files = [...new Set(readings.flatMap(reading => (reading.source.kind === 'file' ? [`${reading.source.fileName} (SHA-256 ${reading.source.sha256.slice(0, 12)}…)`] : [])))]
+  const files = [...new Set(readings.flatMap(reading => (reading.source.kind === 'file' ? [`${reading.source.fileName}${reading.source.sha256 ? ` (SHA-256 ${reading.source.sha256.slice(0, 12)}…)` : ' (made for the demo)'}`] : [])))]
   const first = days[0] ?? '–'
   const last = days[days.length - 1] ?? first
   return { kind: 'paragraph', quiet: true, text: `Read ${first === last ? first : `${first} to ${last}`} UTC; ${supplies.join(', ')}${files.length > 0 ? `; trace ${files.join(', ')}` : ''}.` }

@@ -71,7 +71,7 @@ const set = Joi.object({
 
 const source = Joi.alternatives(
   Joi.object({ kind: Joi.valid('typed', 'demo').required() }),
-  Joi.object({ kind: Joi.valid('file').required(), fileName: line.required(), sha256: Joi.string().max(128).required(), traceId: id.required() }),
+  Joi.object({ kind: Joi.valid('file').required(), fileName: line.required(), sha256: Joi.string().allow('').max(128).required(), traceId: id.required() }),
 )
 
 /** Schema of one reading as stored; every station's readings have this shape. */
@@ -87,7 +87,7 @@ export const readingSchema = Joi.object({
 })
 
 const trace = Joi.object({
-  id: id.required(), setId: id.required(), stepId: Joi.string().min(1).max(300).required(), fileName: line.required(), sha256: Joi.string().max(128).required(),
+  id: id.required(), setId: id.required(), stepId: Joi.string().min(1).max(300).required(), fileName: line.required(), sha256: Joi.string().allow('').max(128).required(),
   pointCount: Joi.number().integer().min(1).max(2_000_000).required(), fromHz: hz.required(), toHz: hz.required(),
   resolutionBandwidthHz: hz.allow(null).required(), keepsHighest: Joi.boolean().required(), floorDbm: db.required(), chainId: id.required(), at: time.required(),
 })

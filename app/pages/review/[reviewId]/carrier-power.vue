@@ -94,7 +94,7 @@ const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW or 36.9 d
     </div>
     <StepSide :step="step" :focus="slot" :checks="checks" :unsafe="unsafe" carrier-words="" />
   </div>
-  <section v-else class="sheet nothing stack">
+  <section v-else-if="steps.length === 0" class="sheet nothing stack">
     <h1>Carrier power</h1>
     <p v-if="set">Nothing is planned yet. Carrier power is measured on every claimed band, level and channel: put those on the card.</p>
     <p v-else>Add a radio first.</p>

@@ -174,7 +174,7 @@ function assignChain(id: string): void {
     <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :carrier-words="carrierWords" />
     <TraceDialog :file="files.file.value" :file-name="files.fileName.value" :carrier-hz="step.channel.frequencyHz" :rbw-of-instrument-hz="instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null" @close="files.drop()" @take="takeTrace" />
   </div>
-  <section v-else class="sheet nothing stack">
+  <section v-else-if="steps.length === 0" class="sheet nothing stack">
     <h1>Harmonics</h1>
     <p v-if="set">Nothing is planned yet. Harmonics are measured on the channels ticked for them, at every claimed level: put those on the card.</p>
     <p v-else>Add a radio first.</p>

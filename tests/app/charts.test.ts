@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest'
+import { demoReview } from '#core/demo'
+import { stationById, stationContext } from '#core/station'
+import { chartPalette, verdictColour } from '~/charts/palette'
+import { buildPowerCurveOption } from '~/charts/powerCurveOption'
+import { buildSpectrumOption } from '~/charts/spectrumOption'
+import { buildStaircase } from '~/charts/staircase'
+import { lightTheme } from '~/theme/themes'
+import { analyser, chainOf, meter, pad } from '../support/bench'
+
+const palette = chartPalette(lightTheme.colors as Record<string, string>)
+const context = stationContext(demoReview().review)
+const trekB = context.review.sets.find(({ id }) => id === 'trek-b')!
+
+interface Series { name: string; data: unknown[] }
+const seriesOf = (option: unknown, name: string) => (option as { series: Series[] }).series.find(series => series.name === name)!
+
+describe('the staircase', () => {
+  const input = { chain: chainOf([pad(30), pad(20, { id: 'p2' })]), instrument: analyser(), carrierHz: 146.52e6, powerW: 5, limitDbm: -16, width: 800, height: 292 }
+  const drawing = buildStaircase(input)
+
+  it('steps down once for each part and ends at the instrument', () => {
+    expect(drawing.carrierPath.match(/V/g)).toHaveLength(2)
+    expect(drawing.atInstrumentDbm).toBeCloseTo(-13, 1)
+    expect(drawing.carrierEnd!.x).toBeCloseTo(700, 6)
+    expect(drawing.limitPath).not.toBeNull()
+  })
+
+  it('stacks the window’s zones without gaps', () => {
+    expect(drawing.zones.map(({ id }) => id)).toEqual(['damage', 'overload', 'well', 'noise'])
+    for (let i = 1; i < drawing.zones.length; i++) expect(drawing.zones[i]!.y).toBeCloseTo(drawing.zones[i - 1]!.y + drawing.zones[i - 1]!.height, 6)
+  })
+
+  it('draws higher levels higher', () => expect(drawing.carrierEnd!.y).toBeLessThan(drawing.limitEnd!.y))
+
+  it('stops where a loss is not known, draws a meter without noise, and bears no instrument', () => {
+    expect(buildStaircase({ ...input, chain: chainOf([pad(30, { toHz: 1e6 })]) })).toMatchObject({ carrierEnd: null, atInstrumentDbm: null })
+    expect(buildStaircase({ ...input, instrument: meter() }).zones.map(({ id }) => id)).toEqual(['damage', 'well'])
+    expect(buildStaircase({ ...input, instrument: meter() }).limitPath).toBeNull()
+    expect(buildStaircase({ ...input, instrument: undefined }).zones).toEqual([])
+  })
+})
+
+describe('the spectrum', () => {
+  const harmonics = stationById('harmonics')
+  const step = harmonics.plan(trekB, context)[0]!
+  const slots = harmonics.evaluate(step, context).slots
+  const input = { palette, slots, trace: null, limitDbm: -16.02, limitLabel: 'limit', carrierHz: 146.52e6, reachHz: 960e6 }
+
+  it('marks every reading with its verdict’s colour, and draws stems without a trace', () => {
+    const option = buildSpectrumOption(input)
+    expect(seriesOf(option, 'harmonics').data).toHaveLength(6)
+    expect(seriesOf(option, 'harmonics').data[1]).toMatchObject({ itemStyle: { color: palette.outside } })
+    expect(seriesOf(option, 'peaks').data.length).toBe(18)
+  })
+
+  it('draws a trace with gaps where the loss is not known', () => {
+    const option = buildSpectrumOption({ ...input, trace: { frequenciesHz: Float64Array.of(1e8, 2e8), levelsDbm: Float64Array.of(-40, Number.NaN) } })
+    expect(seriesOf(option, 'trace').data).toEqual([[100, -40], [200, null]])
+  })
+
+  it('draws no limit where there is none', () => expect(seriesOf(buildSpectrumOption({ ...input, limitDbm: null }), 'limit').data).toEqual([]))
+
+  it('escapes names in its tooltip', () => {
+    const { formatter } = (buildSpectrumOption(input) as unknown as { tooltip: { formatter: (one: unknown) => string } }).tooltip
+    expect(formatter({ name: '<b>x</b>', value: [100, -40] })).toContain('&lt;b&gt;')
+    expect(formatter({})).toBe('')
+  })
+})
+
+describe('the power curve', () => {
+  const power = stationById('carrier-power')
+  const results = power.plan(trekB, context).filter(({ band }) => band.id === '2m').map(step => power.evaluate(step, context))
+
+  it('has a line and its ranges for each level, and the claim', () => {
+    const option = buildPowerCurveOption({ palette, results })
+    expect(seriesOf(option, 'High').data).toHaveLength(3)
+    expect(seriesOf(option, 'High range').data).toHaveLength(9)
+    expect(JSON.stringify(option)).toContain('"yAxis":5')
+  })
+})
+
+describe('colours', () => {
+  it('differ by verdict and fall back on “not covered”', () => {
+    expect(verdictColour(palette, 'inside')).toBe(palette.inside)
+    expect(verdictColour(palette, 'too-close')).toBe(palette.close)
+    expect(verdictColour(palette, 'outside')).toBe(palette.outside)
+    expect(verdictColour(palette, 'no-figure')).toBe(palette.notCovered)
+  })
+})

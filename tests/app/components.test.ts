@@ -1,0 +1,133 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { Verdict } from '#core/decision'
+import { budget, contribution } from '#core/uncertainty'
+import ReadingField from '~/components/fields/ReadingField.vue'
+import BudgetPanel from '~/components/run/BudgetPanel.vue'
+import MarginStrip from '~/components/verdict/MarginStrip.vue'
+import VerdictMark from '~/components/verdict/VerdictMark.vue'
+import VerdictWord from '~/components/verdict/VerdictWord.vue'
+import { lampsFrom } from '~/composables/useLamps'
+import { isOnControl, isTyping } from '~/keys/isTyping'
+import { harmonic } from '../support/bench'
+
+const global = { components: { VerdictMark } }
+const verdict = (change: Partial<Verdict> = {}): Verdict => ({ state: 'inside', marginDb: 15.5, rangeDb: 1.7, probabilityComplies: 1, why: null, isBound: false, ...change })
+
+describe('MarginStrip', () => {
+  it('puts its limit at 64 % and its mark to the left when inside', () => {
+    const strip = mount(MarginStrip, { props: { verdict: verdict() }, global })
+    expect(strip.find('.limit').attributes('style')).toContain('64')
+    expect(Number.parseFloat((strip.find('.seat').element as HTMLElement).style.left)).toBeLessThan(64)
+    expect(strip.attributes('aria-label')).toBe('Inside the limit by 15.5 dB, range ±1.7\u00a0dB.')
+  })
+
+  it('has no mark where nothing was measured', () => {
+    const strip = mount(MarginStrip, { props: { verdict: verdict({ state: 'not-covered', marginDb: null }) }, global })
+    expect(strip.find('.seat').exists()).toBe(false)
+    expect(strip.attributes('aria-label')).toContain('nothing was measured')
+  })
+
+  it('has no whisker without a range', () => expect(mount(MarginStrip, { props: { verdict: verdict({ rangeDb: null }) }, global }).find('.whisker').exists()).toBe(false))
+})
+
+describe('VerdictWord', () => {
+  it.each(['inside', 'too-close', 'outside', 'not-covered', 'no-figure', 'observation'] as const)('shows %s as a shape of its own and as words', (state) => {
+    const word = mount(VerdictWord, { props: { state, words: 'So it is' }, global })
+    expect(word.text()).toBe('So it is')
+    expect(word.find('svg').classes()).toContain(state)
+    expect(word.find('svg').element.children.length).toBe(1)
+  })
+})
+
+describe('ReadingField', () => {
+  const field = (change: Record<string, unknown> = {}) => mount(ReadingField, { props: { reading: null, bareUnit: 'W', label: 'Reading', large: true, ...change }, global })
+
+  it('shows how it is understood before Enter, and sends it on as a draft', async () => {
+    const one = field()
+    await one.find('input').setValue('850 mW')
+    expect(one.find('.preview').text()).toBe('+29.29\u00a0dBm = 850\u00a0mW')
+    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ text: '850 mW', read: { unit: 'mW' } })
+    expect(one.emitted('keep')).toBeUndefined()
+  })
+
+  it('keeps on Enter, once', async () => {
+    const one = field()
+    await one.find('input').setValue('4,37')
+    await one.find('input').trigger('keydown', { key: 'Enter' })
+    await one.find('input').trigger('blur')
+    expect(one.emitted('keep')).toHaveLength(1)
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ text: '4,37', read: { value: 4.37, unit: 'W' } })
+  })
+
+  it('keeps what was typed and left', async () => {
+    const one = field()
+    await one.find('input').setValue('4.4')
+    await one.find('input').trigger('blur')
+    expect(one.emitted('keep')).toHaveLength(1)
+  })
+
+  it('refuses the ambiguous in words and takes the offer that is pressed', async () => {
+    const one = field()
+    await one.find('input').setValue('1,234')
+    await one.find('input').trigger('keydown', { key: 'Enter' })
+    expect(one.find('[role=alert]').text()).toContain('Which is it?')
+    await one.findAll('.offer')[0]!.trigger('click')
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ read: { value: 1.234 } })
+  })
+
+  it('goes on at an unchanged reading, back from an empty field, and gives up on Escape', async () => {
+    const kept = field({ reading: harmonic(2, '-49'), bareUnit: 'dBm' })
+    await kept.find('input').trigger('keydown', { key: 'Enter' })
+    expect(kept.emitted('goOn')).toHaveLength(1)
+    await kept.find('input').setValue('-50')
+    await kept.find('input').trigger('keydown', { key: 'Escape' })
+    expect(kept.find('input').element.value).toBe('-49')
+    const empty = field()
+    await empty.find('input').trigger('keydown', { key: 'Backspace' })
+    expect(empty.emitted('goBack')).toHaveLength(1)
+  })
+
+  it('puts the old reading back when the field was emptied', async () => {
+    const kept = field({ reading: harmonic(2, '-49'), bareUnit: 'dBm' })
+    await kept.find('input').setValue('')
+    await kept.find('input').trigger('keydown', { key: 'Enter' })
+    expect(kept.find('input').element.value).toBe('-49')
+    expect(kept.emitted('keep')).toBeUndefined()
+  })
+})
+
+describe('BudgetPanel', () => {
+  it('lists the contributions, largest first, with what is assumed', () => {
+    const rect = (label: string, halfWidthDb: number, assumed = false) => contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidthDb, assumed })
+    const panel = mount(BudgetPanel, { props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' }, global })
+    expect(panel.find('h2').text()).toContain('±2.3')
+    expect(panel.findAll('tbody tr').map(row => row.text())).toEqual([expect.stringMatching(/^Pocket analyser assumed\s*2\.26$/), expect.stringMatching(/^30 dB pad\s*0\.57$/)])
+  })
+})
+
+describe('lamps', () => {
+  const check = (severity: 'ok' | 'danger' | 'caution', lamp: string | null) => ({ id: lamp ?? 'x', severity, title: '', text: '', lamp, partId: null })
+  it('show the gravest with a lamp, three at most, and the supply', () => {
+    expect(lampsFrom([check('danger', 'Pad too small'), check('ok', null), check('ok', 'a'), check('ok', 'b'), check('ok', 'c')], 'battery full').map(({ text }) => text)).toEqual(['Pad too small', 'a', 'b', 'battery full'])
+    expect(lampsFrom([], '')).toEqual([{ text: 'Supply not recorded', severity: 'note' }])
+    expect(lampsFrom([], null)).toEqual([])
+  })
+})
+
+describe('keys', () => {
+  function keyOn(html: string): KeyboardEvent {
+    document.body.innerHTML = html
+    const event = new KeyboardEvent('keydown', { key: 'n', bubbles: true })
+    document.body.querySelector('[data-at]')!.dispatchEvent(event)
+    return event
+  }
+
+  it('mean text in fields, lists and dialogs, and commands elsewhere', () => {
+    expect(isTyping(keyOn('<input data-at>'))).toBe(true)
+    expect(isTyping(keyOn('<div role="dialog"><span data-at></span></div>'))).toBe(true)
+    expect(isTyping(keyOn('<p data-at></p>'))).toBe(false)
+    expect(isOnControl(keyOn('<button><b data-at></b></button>'))).toBe(true)
+    expect(isOnControl(keyOn('<p data-at></p>'))).toBe(false)
+  })
+})

@@ -1,0 +1,64 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { demoReview } from '#core/demo'
+import { type Review, type TracePoints, writeReviewFile } from '#core/review'
+import { useShelfStore } from '~/stores/shelf'
+
+const disk = vi.hoisted(() => ({ reviews: new Map<string, Review>(), traces: new Map<string, TracePoints>() }))
+
+vi.mock('~/storage/reviewStorage', () => ({
+  listReviews: async () => [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({ id, title, updatedAt, readingCount: readings.length, setNames: [] })),
+  loadReview: async (id: string) => disk.reviews.get(id) ?? null,
+  loadTrace: async (reviewId: string, traceId: string) => disk.traces.get(`${reviewId}:${traceId}`) ?? null,
+  removeReview: async (id: string) => void disk.reviews.delete(id),
+  saveReview: async (review: Review) => void disk.reviews.set(review.id, review),
+  saveTrace: async (reviewId: string, traceId: string, points: TracePoints) => void disk.traces.set(`${reviewId}:${traceId}`, points),
+}))
+
+const fileOf = (text: string) => new File([text], 'x.review.json', { type: 'application/json' })
+
+describe('the shelf', () => {
+  beforeEach(() => {
+    disk.reviews.clear()
+    disk.traces.clear()
+  })
+
+  it('starts an empty review', async () => {
+    const shelf = useShelfStore()
+    const id = await shelf.start('Handhelds')
+    expect(shelf.heads).toMatchObject([{ id, title: 'Handhelds', readingCount: 0 }])
+  })
+
+  it('puts the demo there once, and leaves it away when it was removed', async () => {
+    const shelf = useShelfStore()
+    await shelf.putDemoOnce()
+    expect(shelf.isOnShelf('demo-fell-race')).toBe(true)
+    await shelf.remove('demo-fell-race')
+    await shelf.putDemoOnce()
+    expect(shelf.isOnShelf('demo-fell-race')).toBe(false)
+    await shelf.putDemo()
+    expect(shelf.isOnShelf('demo-fell-race')).toBe(true)
+  })
+
+  it('reads a file without storing it, then puts it with its traces', async () => {
+    const shelf = useShelfStore()
+    const bundle = await shelf.readFile(fileOf(writeReviewFile(demoReview(), { version: '0.1.0', at: '2026-11-20T00:00:00.000Z' })))
+    expect(disk.reviews.size).toBe(0)
+    await shelf.put(bundle)
+    expect(disk.traces.size).toBe(1)
+    expect((await shelf.bundleOf('demo-fell-race'))).toEqual(demoReview())
+    expect(await shelf.bundleOf('nowhere')).toBeNull()
+  })
+
+  it('makes a copy with an identity and a title of its own', () => {
+    const copy = useShelfStore().asCopy(demoReview())
+    expect(copy.review.id).not.toBe('demo-fell-race')
+    expect(copy.review.title).toContain('(copy)')
+    expect(copy.review.readings).toEqual(demoReview().review.readings)
+  })
+
+  it('refuses what is too large before reading it', async () => {
+    const huge = fileOf('x')
+    Object.defineProperty(huge, 'size', { value: 3e8 })
+    await expect(useShelfStore().readFile(huge)).rejects.toThrowError(/larger than 200 MB/)
+  })
+})
