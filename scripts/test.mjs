@@ -1,20 +1,24 @@
-// npm test: installs what is missing, then lint, types, unit and outside checks, build, browser tests.
+// npm test: installs what is missing, then lint, types, unit and outside checks beside the build, then browser tests.
 import { ensureBuilt, ensureChromium, ensurePackages, ensurePrepared, must, run, runTool, say } from './lib.mjs'
 
 await ensurePackages()
 const chromium = await ensureChromium()
 await ensurePrepared()
 
-say('Lint and formatting')
-must(await runTool(['eslint', 'bin', 'eslint.js'], ['.', '--max-warnings', '0']), 'lint')
-say('Types: core without DOM or Node, the application, the tests')
-must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'core']), 'types of core')
-must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-b', '--noEmit']), 'types of the application')
-must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests')
-must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']), 'types of the application’s tests')
-say('Unit and outside checks')
-must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
-await ensureBuilt()
+/** What needs no build, one after another. */
+async function checks() {
+  say('Lint and formatting')
+  must(await runTool(['eslint', 'bin', 'eslint.js'], ['.', '--max-warnings', '0']), 'lint')
+  say('Types: core without DOM or Node, the application, the tests')
+  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'core']), 'types of core')
+  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-b', '--noEmit']), 'types of the application')
+  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests')
+  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']), 'types of the application’s tests')
+  say('Unit and outside checks')
+  must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
+}
+
+await Promise.all([ensureBuilt(), checks()])
 say('Browser tests')
 must(await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }), 'browser tests')
 must(await run(process.execPath, ['scripts/firstLoad.mjs']), 'the size of the first load')

@@ -29,8 +29,8 @@ const columns = computed(() => chain.parts.length + 2)
 const drawWidth = computed(() => Math.max(width.value, columns.value * 126))
 const drawing = computed(() => buildStaircase({ chain, instrument, carrierHz, powerW, limitDbm, width: drawWidth.value, height: 292 }))
 
-useSortable(partList, computed(() => chain.parts.map(part => part.id)), {
-  animation: 120, draggable: '.part', disabled: locked, filter: '.end',
+const sorting = useSortable(partList, computed(() => chain.parts.map(part => part.id)), {
+  animation: 120, draggable: '.part', disabled: locked, filter: '.end', direction: 'horizontal', forceFallback: true, fallbackTolerance: 4,
   onUpdate: (event: { oldIndex?: number; newIndex?: number; item: HTMLElement; from: HTMLElement }) => {
     const { oldIndex, newIndex, item, from } = event
     const part = chain.parts[(oldIndex ?? 1) - 1]
@@ -38,6 +38,8 @@ useSortable(partList, computed(() => chain.parts.map(part => part.id)), {
     if (part && newIndex !== undefined) emit('move', part.id, Math.min(chain.parts.length - 1, Math.max(0, newIndex - 1)))
   },
 })
+
+watch(() => locked, now => sorting.option('disabled', now))
 
 function moveByKey(partId: string, by: number): void {
   const at = chain.parts.findIndex(part => part.id === partId)
