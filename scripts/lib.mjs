@@ -37,6 +37,8 @@ export function must(code, what) {
   process.exit(code)
 }
 
+const QUIET = ['--no-audit', '--no-fund', '--loglevel=error']
+
 /** Installs the packages when they are missing or older than the lock file. */
 export async function ensurePackages() {
   const [major, minor] = process.versions.node.split('.').map(Number)
@@ -47,7 +49,10 @@ export async function ensurePackages() {
   const stamp = join(root, 'node_modules', '.package-lock.json')
   if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs) return
   say('Installing the packages (npm ci), one or two minutes')
-  must(await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']), 'npm ci')
+  if (await run('npm', ['ci', ...QUIET], { stdio: ['ignore', 'ignore', 'ignore'] }) === 0) return
+  // Some npm 11 write lock files without other platforms' optional packages and then refuse them; install reads the same lock.
+  say('npm ci refuses the lock file of this platform; npm install with the same lock')
+  must(await run('npm', ['install', '--no-save', ...QUIET]), 'npm install')
 }
 
 /** Makes Nuxt's generated types when they are not there. */
