@@ -20,6 +20,6 @@ export function clauseWords(rulebook: Rulebook): ClauseLine[] {
       asks: limit.demands.map(demand => demand.kind === 'absolute' ? `at most ${printWatts(demand.powerW, 2)}` : `at least ${printDb(demand.attenuationDb, 0)} down`).join(' and ')
         + (limit.needNotBeBelowW === null ? '' : `; nothing asked below ${printWatts(limit.needNotBeBelowW, 2)}`),
     })),
-    ...rulebook.noFigure.map(entry => ({ id: entry.clause, clause: entry.clause, fundamental: range(entry.carrier), power: 'any', asks: `no figure: ${entry.words}` })),
+    ...rulebook.noFigure.map(entry => ({ id: entry.clause, clause: entry.clause, fundamental: range(entry.carrier), power: 'any', asks: entry.words })),
   ]
 }

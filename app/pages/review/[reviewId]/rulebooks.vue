@@ -43,7 +43,7 @@ const question = computed(() => {
       <h2 id="law">Law</h2>
       <label v-for="book in rulebooks" :key="book.id" class="book">
         <input type="radio" name="rulebook" :value="book.id" :checked="settings.rulebookId === book.id" :disabled="locked" @change="change('the rulebook', draft => { draft.rulebookId = book.id })">
-        <span><strong>{{ book.title }}</strong><span class="quiet small"> {{ book.jurisdiction }} · {{ book.edition }} · recalled; check the current text</span></span>
+        <span><strong>{{ book.title }}</strong>&nbsp; <span class="quiet small">{{ book.jurisdiction }} · {{ book.edition }} · recalled; check the current text</span></span>
       </label>
       <table class="plain">
         <thead><tr><th>Clause</th><th>Fundamental</th><th>Mean power</th><th>Asks of harmonics</th></tr></thead>
