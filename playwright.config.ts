@@ -5,8 +5,8 @@ const PORT = 4391
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '**/*.spec.ts',
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,

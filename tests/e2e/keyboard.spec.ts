@@ -3,7 +3,6 @@ import { expect, test } from '@playwright/test'
 import { goTo, harmonicRow, saved, tabAndType, tabTo } from './support'
 
 test('the whole main job by keyboard alone, from the empty shelf to the PDF', async ({ page }) => {
-  test.setTimeout(120_000)
   await page.goto('/')
   await expect(page.getByTestId('empty-shelf')).toBeVisible()
 

@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test'
 import { harmonicRow, openDemo, saved } from './support'
 
 test('the same job by pointer', async ({ page }) => {
-  test.setTimeout(120_000)
   await page.goto('/')
   await page.getByLabel('What is the review about?').fill('Marshals by pointer')
   await page.getByRole('button', { name: 'Start a review' }).click()

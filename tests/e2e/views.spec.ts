@@ -21,7 +21,6 @@ async function show(page: Page, path: string, heading: string): Promise<void> {
 
 for (const theme of ['light', 'dark'] as const) {
   test(`no serious accessibility finding on any view, ${theme}`, async ({ browser }) => {
-    test.setTimeout(150_000)
     const page = await (await browser.newContext({ colorScheme: theme })).newPage()
     await openDemo(page)
     for (const [name, path, heading] of VIEWS) {
@@ -39,7 +38,6 @@ for (const theme of ['light', 'dark'] as const) {
 
 for (const width of [390, 1920]) {
   test(`nothing runs out of the page at ${width} px`, async ({ browser }) => {
-    test.setTimeout(90_000)
     const page = await (await browser.newContext({ viewport: { width, height: 844 } })).newPage()
     await openDemo(page)
     for (const [name, path, heading] of VIEWS) {
@@ -57,8 +55,7 @@ test('only this host is asked, and no script runs without its nonce', async ({ p
   page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
   await openDemo(page)
   for (const [, path, heading] of VIEWS) await show(page, path, heading)
-  await page.getByRole('button', { name: 'Make the PDF' }).click()
-  await page.waitForEvent('download')
+  await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the PDF' }).click()])
   expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
   expect(complaints).toEqual([])
   const reply = await page.request.get('/')
