@@ -6,7 +6,9 @@ export interface CoreErrorFacts {
   'unknown-id': { kind: string; id: string }
   'bad-file': { fileName: string; row: number | null; why: string }
   'too-large': { fileName: string; got: number; max: number; unit: string }
+  'too-few': { name: string; got: number; min: number }
   'bad-review': { why: string }
+  'bad-rulebook': { why: string; where: string }
   'newer-version': { got: number; known: number }
 }
 

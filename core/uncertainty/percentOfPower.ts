@@ -1,4 +1,5 @@
 import { assertInRange, assertPositive } from '../errors'
+import { type Contribution, contribution } from './contribution'
 
 /** 10/ln 10 = 4.343: dB per unit of relative power, to first order. */
 export const DB_PER_UNIT_POWER = 10 / Math.LN10
@@ -16,4 +17,19 @@ export function percentAsDb(percent: number, powers: { scaleW: number; readingW:
   assertPositive('Scale in W', powers.scaleW)
   assertPositive('Reading in W', powers.readingW)
   return (DB_PER_UNIT_POWER * percent * powers.scaleW) / (100 * powers.readingW)
+}
+
+/** Up to this share of the reading the first order is good to 0.02 dB, and rectangular in dB will do. */
+const FIRST_ORDER_UP_TO = 0.03
+
+/**
+ * A power meter's accuracy as a line of the budget: rectangular in power, hence skewed in dB where it is a
+ * large share of the reading.
+ * @throws CoreError.
+ */
+export function powerShareContribution(line: { id: string; label: string; assumed?: boolean }, percent: number, powers: { scaleW: number; readingW: number }): Contribution {
+  const halfWidthDb = percentAsDb(percent, powers)
+  const share = halfWidthDb / DB_PER_UNIT_POWER
+  const exact = share > FIRST_ORDER_UP_TO
+  return contribution({ ...line, group: 'instrument', distribution: exact ? 'power-share' : 'rectangular', halfWidthDb, parameter: exact ? share : 0 })
 }

@@ -1,0 +1,62 @@
+import type { Contribution } from './contribution'
+import { invertCharacteristic } from './invertCharacteristic'
+import { monteCarlo } from './monteCarlo'
+import { shapeOf } from './shapes'
+
+/** How an error's distribution was found. */
+export type DistributionMethod = 'inversion' | 'monte-carlo' | 'none'
+
+/** The distribution of the error of a result: the true value less the stated one, dB. */
+export interface ErrorDistribution {
+  method: DistributionMethod
+  symmetric: boolean
+  /** P(error ≤ x). */
+  probabilityBelow: (xDb: number) => number
+  /** 95 % of it lies between: the middle of the distribution where it was inverted, the shortest interval where it was simulated. */
+  lowDb: number
+  /** May be −Infinity below, where the noise hides the signal. */
+  highDb: number
+}
+
+const CERTAIN: ErrorDistribution = { method: 'none', symmetric: true, probabilityBelow: xDb => (xDb >= 0 ? 1 : 0), lowDb: 0, highDb: 0 }
+
+/** Trials where the simulation takes over; seeded, so that the same bench gives the same figures everywhere. */
+const TAKE_OVER = { trials: 100_000, seed: 20261124 } as const
+
+/**
+ * The budget's own distribution: contributions are independent, so the characteristic function of their sum is a
+ * product, inverted numerically. Where part of it lies beyond all bounds (noise that hides the signal), Monte Carlo takes over.
+ * @see handbook, section 5; J. Gil-Pelaez, Biometrika 38 (1951) 481; JCGM 101:2008 for the simulation (from memory).
+ */
+export function errorDistribution(contributions: readonly Contribution[]): ErrorDistribution {
+  const felt = contributions.filter(({ halfWidthDb }) => halfWidthDb > 0)
+  if (felt.length === 0) return CERTAIN
+  const shapes = felt.map(shapeOf)
+  if (!shapes.some(({ clipped }) => clipped)) return invertCharacteristic(shapes)
+  const simulated = monteCarlo(felt, TAKE_OVER)
+  return { method: 'monte-carlo', symmetric: false, probabilityBelow: simulated.probabilityBelow, lowDb: simulated.shortest.lowDb, highDb: simulated.shortest.highDb }
+}
+
+/** Distributions already worked out, by what they are made of. Handed in by the caller and kept as long as the caller likes. */
+export interface Distributions {
+  of: (contributions: readonly Contribution[]) => ErrorDistribution
+}
+
+const MOST_KEPT = 20_000
+
+/** A store of distributions: benches give the same budget again and again. */
+export function createDistributions(): Distributions {
+  const known = new Map<string, ErrorDistribution>()
+  return {
+    of: (contributions) => {
+      let key = ''
+      for (const { distribution, halfWidthDb, degreesOfFreedom, parameter } of contributions) key += `${distribution}${halfWidthDb},${degreesOfFreedom},${parameter};`
+      const found = known.get(key)
+      if (found) return found
+      const made = errorDistribution(contributions)
+      if (known.size >= MOST_KEPT) known.clear()
+      known.set(key, made)
+      return made
+    },
+  }
+}
