@@ -4,7 +4,9 @@ import { chainLossAt } from './chainLoss'
 import { chainPath } from './chainPath'
 import { type LevelStairs, levelStairsFromWatts } from './levelStairs'
 import { harmonicList, outOfReachInWords, reachAt } from './reach'
-import type { Chain, Instrument, Part, SpectrumAnalyser } from './types'
+import { calibrationAges } from './calibrationAge'
+import { HEAT_DEFAULTS, type HeatConditions, partHeat, type PartHeat } from './heat'
+import type { Calibration, Chain, Instrument, Part, SpectrumAnalyser } from './types'
 
 /** How much a check weighs: `danger` keeps the operator from keying up. */
 export type CheckSeverity = 'ok' | 'note' | 'caution' | 'danger'
@@ -33,6 +35,10 @@ export interface BenchCheckInput {
   harmonicLimitDbm: number | null
   /** Highest harmonic asked for: 10 (47 CFR 2.1057). 1 when harmonics do not matter on this chain. */
   highestHarmonic: number
+  /** Temperature and planned duty; 25 °C and one minute in two by default. */
+  conditions?: HeatConditions
+  /** Calibrations on record, to say how old they are; none by default. */
+  calibration?: { calibrations: readonly Calibration[]; at: string; maxAgeDays: number }
 }
 
 /** Share of a rating from which a part is called close to it. */
@@ -61,10 +67,12 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
     ...openEnd(input, instrument),
     ...unknownLoss(input, instrument, stairs),
     ...heat(input, stairs),
+    ...throughPorts(input),
     ...(instrument.kind === 'spectrum-analyser' ? analyserWindow(instrument, stairs, input) : meterWindow(instrument, stairs, input)),
     ...(instrument.kind === 'spectrum-analyser' ? floorAgainstLimit(input, instrument) : []),
     ...reach(input, instrument),
     ...offset(input, instrument),
+    ...calibrations(input),
   ]
   return checks.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
 }
@@ -91,26 +99,55 @@ function unknownLoss(input: BenchCheckInput, instrument: Instrument, stairs: Lev
 
 function heat(input: BenchCheckInput, stairs: LevelStairs): BenchCheck[] {
   const hot = stairs.stairs
-    .filter(stair => stair.part.kind === 'pad' || stair.part.kind === 'load' || stair.part.ratingW !== null)
+    .filter(stair => soaks(stair.part) || stair.part.ratingW !== null)
     .map(stair => ({ part: stair.part, heatW: stair.heatW, throughW: wattsFromDbm(stair.inDbm) }))
   if (stairs.termination) hot.push({ part: stairs.termination.part, heatW: stairs.termination.heatW, throughW: stairs.termination.heatW })
-  return hot.flatMap(({ part, heatW, throughW }) => heatOfPart(input, part, heatW, throughW))
+  return hot.flatMap(({ part, heatW, throughW }) => (heatW === null ? [] : heatOfPart(input, part, soaks(part) ? heatW : throughW)))
 }
 
-function heatOfPart(input: BenchCheckInput, part: Part, heatW: number | null, throughW: number): BenchCheck[] {
-  const soaks = part.kind === 'pad' || part.kind === 'load'
-  if (heatW === null) return []
+/** Pads and loads turn what they take into heat; the others carry it. */
+function soaks(part: Part): boolean {
+  return part.kind === 'pad' || part.kind === 'load' || part.kind === 'combiner'
+}
+
+function heatOfPart(input: BenchCheckInput, part: Part, keyedW: number): BenchCheck[] {
+  const verb = soaks(part) ? 'takes up' : 'carries'
   if (part.ratingW === null)
-    return heatW < 0.05 ? [] : [check(`heat:${part.id}`, 'caution', `${part.name} has no power rating on record, and takes up ${printWatts(heatW, 2)}.`, 'Find its rating before a long key-down.', `${part.name}: rating not known`, part.id)]
-  const loadW = soaks ? heatW : throughW
-  const verb = soaks ? 'takes up' : 'carries'
-  if (loadW > part.ratingW * 1.0001)
-    return [check(`heat:${part.id}`, 'danger', `${part.name} is rated ${printClaimW(part.ratingW)}, and ${verb} ${printWatts(loadW, 2)} at ${powerInWords(input)}.`, 'Do not key up: put a larger one nearest the radio.', `${part.name} too small`, part.id)]
-  if (loadW > part.ratingW * CLOSE_TO_RATING)
-    return [check(`heat:${part.id}`, 'caution', `${part.name} is rated ${printClaimW(part.ratingW)}, and ${verb} ${printWatts(loadW, 2)} at ${powerInWords(input)}.`, 'Close to its rating: key down briefly and let it cool. It gets hot enough to burn.', `${part.name} close to its rating`, part.id)]
-  return soaks
-    ? [check(`heat:${part.id}`, 'ok', `${part.name} takes up ${printWatts(loadW, 2)} of its ${printClaimW(part.ratingW)}.`, '', loadW > 0.1 * part.ratingW || part.kind === 'load' ? `${part.name} within its rating` : null, part.id)]
+    return keyedW < 0.05 ? [] : [check(`heat:${part.id}`, 'caution', `${part.name} has no power rating on record, and ${verb} ${printWatts(keyedW, 2)}.`, 'Find its rating before a long key-down.', `${part.name}: rating not known`, part.id)]
+  const conditions = input.conditions ?? HEAT_DEFAULTS
+  const result = partHeat(part, keyedW, conditions)
+  const rating = ratingInWords(part, result, conditions)
+  const bad = (severity: CheckSeverity, text: string, lamp: string) => [check(`heat:${part.id}`, severity, `${part.name} is rated ${rating}, and ${verb} ${printWatts(keyedW, 2)} at ${powerInWords(input)}.`, text, lamp, part.id)]
+  if (result.mayBeKeyedS === 0) return bad('danger', 'Do not key up: put a larger one nearest the radio.', `${part.name} too small`)
+  if (result.averageW > result.ratingW! * 1.0001)
+    return bad('danger', `Over the planned ${conditions.duty.keyedS} s keyed and ${conditions.duty.restS} s of rest that is ${printWatts(result.averageW, 2)}. Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest: plan for that, or put a larger one nearest the radio.`, `${part.name} too small for this duty`)
+  if (!result.continuous) return bad('caution', `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest. It gets hot enough to burn.`, `${part.name}: ${minutes(result.mayBeKeyedS)} in ${minutes(result.averagingS)}`)
+  if (keyedW > result.ratingW! * CLOSE_TO_RATING) return bad('caution', 'Close to its rating: key down briefly and let it cool. It gets hot enough to burn.', `${part.name} close to its rating`)
+  return soaks(part)
+    ? [check(`heat:${part.id}`, 'ok', `${part.name} takes up ${printWatts(keyedW, 2)} of its ${rating}.`, '', keyedW > 0.1 * result.ratingW! || part.kind === 'load' ? `${part.name} within its rating` : null, part.id)]
     : []
+}
+
+function ratingInWords(part: Part, heat: PartHeat, conditions: HeatConditions): string {
+  const full = printClaimW(part.ratingW!)
+  return heat.ratingW! < part.ratingW! * 0.9999 ? `${full} (${printWatts(heat.ratingW, 2)} at ${conditions.ambientC} °C)` : full
+}
+
+function minutes(seconds: number): string {
+  return seconds < 60 ? `${Math.floor(seconds)} s` : `${Math.floor(seconds / 6) / 10} min`
+}
+
+/** A tap passes nearly everything on: somebody must take it. */
+function throughPorts(input: BenchCheckInput): BenchCheck[] {
+  return input.chain.parts.filter(({ kind }) => kind === 'sampler' || kind === 'coupler').map(part =>
+    check(`through:${part.id}`, 'note', `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`, 'The load does not stand in this row; look that it is there.', null, part.id))
+}
+
+function calibrations(input: BenchCheckInput): BenchCheck[] {
+  if (!input.calibration) return []
+  return calibrationAges(input.chain, input.calibration).map(({ partId, partName, days, stale }) => stale
+    ? check(`calibration:${partId}`, 'caution', `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`, 'Measure this path again before you rely on it.', 'Calibration out of date', partId)
+    : check(`calibration:${partId}`, 'ok', `${partName} was measured ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`, '', null, partId))
 }
 
 function analyserWindow(analyser: SpectrumAnalyser, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {

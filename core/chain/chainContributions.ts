@@ -1,7 +1,7 @@
-import { type Contribution, contribution, mismatchHalfWidthDb } from '../uncertainty'
+import { type Contribution, contribution, mismatchContribution } from '../uncertainty'
 import { chainPath } from './chainPath'
 import { partLossAt } from './partLoss'
-import type { Chain, Instrument } from './types'
+import type { Chain, Instrument, Part } from './types'
 
 /** Typical output VSWR of a hand-held transmitter when nobody measured it (assumed in every report). */
 export const ASSUMED_RADIO_VSWR = 2
@@ -15,13 +15,27 @@ const SMALLEST_MISMATCH_DB = 0.003
  */
 export function chainContributions(chain: Chain, instrument: Instrument, frequencyHz: number): Contribution[] {
   const { before } = chainPath(chain, instrument)
-  const losses = before
-    .filter(part => part.lossUncertainty.halfWidthDb > 0)
-    .map(part => contribution({
-      id: `part:${part.id}`, group: 'part', label: part.name,
-      distribution: part.lossUncertainty.distribution, halfWidthDb: part.lossUncertainty.halfWidthDb, assumed: part.lossUncertainty.assumed,
-    }))
-  return [...losses, ...mismatchContributions(chain, instrument, frequencyHz)]
+  return [...before.flatMap(part => partContributions(part, frequencyHz)), ...mismatchContributions(chain, instrument, frequencyHz)]
+}
+
+/** Half-width of a part's loss at a frequency, dB: what is stated, and the share of the loss on top of it. */
+export function partHalfWidthDb(part: Part, frequencyHz: number): number {
+  const loss = partLossAt(part, frequencyHz)
+  return part.lossUncertainty.halfWidthDb + part.lossUncertainty.shareOfLoss * (loss.known ? Math.abs(loss.lossDb) : 0)
+}
+
+/** A part's loss as one line, or as two where it is known how much of it changes with frequency. */
+function partContributions(part: Part, frequencyHz: number): Contribution[] {
+  const { distribution, assumed, flatnessDb } = part.lossUncertainty
+  const halfWidthDb = partHalfWidthDb(part, frequencyHz)
+  if (halfWidthDb === 0) return []
+  const line = { group: 'part' as const, distribution, assumed }
+  if (flatnessDb === null || distribution === 'normal') return [contribution({ ...line, id: `part:${part.id}`, label: part.name, halfWidthDb })]
+  const flat = Math.min(flatnessDb, halfWidthDb)
+  return [
+    contribution({ ...line, id: `part:${part.id}/level`, label: `${part.name}, level`, halfWidthDb: halfWidthDb - flat, sharedKey: `part:${part.id}` }),
+    contribution({ ...line, id: `part:${part.id}/flatness`, label: `${part.name}, over frequency`, halfWidthDb: flat }),
+  ].filter(one => one.halfWidthDb > 0)
 }
 
 function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz: number): Contribution[] {
@@ -40,9 +54,11 @@ function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz
     for (let j = i + 1; j < ports.length; j++) {
       const left = ports[i]!
       const right = ports[j]!
-      const halfWidthDb = mismatchHalfWidthDb({ vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb })
-      if (halfWidthDb >= SMALLEST_MISMATCH_DB)
-        found.push(contribution({ id: `mismatch:${left.id}:${right.id}`, group: 'mismatch', label: `Mismatch, ${left.label} to ${right.label}`, distribution: 'u-shaped', halfWidthDb, assumed: left.assumed }))
+      const one = mismatchContribution(
+        { id: `mismatch:${left.id}:${right.id}`, label: `Mismatch, ${left.label} to ${right.label}`, assumed: left.assumed },
+        { vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb: Math.max(0, lossBetweenDb) },
+      )
+      if (one.halfWidthDb >= SMALLEST_MISMATCH_DB) found.push(one)
       lossBetweenDb += right.lossDb
     }
   }

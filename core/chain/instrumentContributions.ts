@@ -1,6 +1,6 @@
 import { printPlusMinus, wattsFromDbm } from '../quantity'
-import { type Contribution, contribution, percentAsDb } from '../uncertainty'
-import type { Instrument } from './types'
+import { type Contribution, contribution, percentAsDb, powerShareContribution } from '../uncertainty'
+import type { Instrument, SpectrumAnalyser } from './types'
 
 /**
  * What the instrument adds to a reading's uncertainty: its accuracy and the step of its display.
@@ -9,22 +9,31 @@ import type { Instrument } from './types'
  */
 export function instrumentContributions(instrument: Instrument, reading: { atInstrumentDbm: number; resolutionDb: number }): Contribution[] {
   const readingW = wattsFromDbm(reading.atInstrumentDbm)
-  const accuracyDb = instrument.kind === 'spectrum-analyser'
-    ? instrument.amplitudeAccuracyDb
-    : percentAsDb(instrument.accuracyPercent, { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW })
   const displayDb = instrument.kind === 'spectrum-analyser' || instrument.resolution === 0
     ? instrument.resolution
     : percentAsDb(100, { scaleW: instrument.resolution, readingW })
   const stepDb = Math.max(displayDb, reading.resolutionDb)
+  const accuracy = instrument.kind === 'spectrum-analyser'
+    ? analyserContributions(instrument)
+    : [powerShareContribution({ id: `meter:${instrument.id}`, label: instrument.name, assumed: instrument.assumed }, instrument.accuracyPercent, { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW })]
+  return [...accuracy, contribution({ id: 'resolution', group: 'resolution', label: 'Last digit of the display', distribution: 'rectangular', halfWidthDb: stepDb / 2 })]
+}
+
+/** An analyser's accuracy as one line, or as two where it is known how much of it changes with frequency. */
+function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
+  const line = { group: 'instrument' as const, distribution: 'rectangular' as const, assumed: analyser.assumed }
+  const id = `analyser:${analyser.id}`
+  if (analyser.flatnessDb === null) return [contribution({ ...line, id, label: analyser.name, halfWidthDb: analyser.amplitudeAccuracyDb })]
+  const flat = Math.min(analyser.flatnessDb, analyser.amplitudeAccuracyDb)
   return [
-    contribution({ id: 'instrument', group: 'instrument', label: instrument.name, distribution: 'rectangular', halfWidthDb: accuracyDb, assumed: instrument.assumed }),
-    contribution({ id: 'resolution', group: 'resolution', label: 'Last digit of the display', distribution: 'rectangular', halfWidthDb: stepDb / 2 }),
+    contribution({ ...line, id: `${id}/level`, label: `${analyser.name}, level`, halfWidthDb: analyser.amplitudeAccuracyDb - flat, sharedKey: id }),
+    contribution({ ...line, id: `${id}/flatness`, label: `${analyser.name}, over frequency`, halfWidthDb: flat }),
   ]
 }
 
 /** The instrument's accuracy in words: `±5 % of full scale, 20 W` or `±2 dB`. */
 export function accuracyInWords(instrument: Instrument): string {
-  if (instrument.kind === 'spectrum-analyser') return printPlusMinus(instrument.amplitudeAccuracyDb)
+  if (instrument.kind === 'spectrum-analyser') return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
   return instrument.accuracyOf === 'reading'
     ? `±${instrument.accuracyPercent} % of reading`
     : `±${instrument.accuracyPercent} % of full scale (${instrument.fullScaleW} W)`

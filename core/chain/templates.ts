@@ -1,15 +1,25 @@
+import { libraryPart } from './partLibrary.table'
 import type { Chain, Part, PartKind, PowerMeter, SpectrumAnalyser } from './types'
 
-const PART_DEFAULTS: Record<PartKind, Omit<Part, 'id' | 'kind'>> = {
-  jumper: { name: 'Jumper', note: '', loss: { kind: 'figure', lossDb: 0.1 }, lossUncertainty: { halfWidthDb: 0.1, distribution: 'rectangular', assumed: true }, vswr: 1.1, ratingW: null, fromHz: null, toHz: null },
-  pad: { name: 'Pad', note: '', loss: { kind: 'figure', lossDb: 30 }, lossUncertainty: { halfWidthDb: 0.5, distribution: 'rectangular', assumed: true }, vswr: 1.2, ratingW: 10, fromHz: null, toHz: null },
-  adapter: { name: 'Adapter', note: '', loss: { kind: 'figure', lossDb: 0.05 }, lossUncertainty: { halfWidthDb: 0.05, distribution: 'rectangular', assumed: true }, vswr: 1.1, ratingW: null, fromHz: null, toHz: null },
-  load: { name: 'Load', note: '', loss: { kind: 'figure', lossDb: 0 }, lossUncertainty: { halfWidthDb: 0, distribution: 'rectangular', assumed: true }, vswr: 1.2, ratingW: 50, fromHz: null, toHz: null },
+const PLAIN: Record<PartKind, { name: string; libraryId: string }> = {
+  'jumper': { name: 'Jumper', libraryId: 'adapter' },
+  'pad': { name: 'Pad', libraryId: 'pad-30-10' },
+  'adapter': { name: 'Adapter', libraryId: 'adapter' },
+  'load': { name: 'Load', libraryId: 'load-50' },
+  'sampler': { name: 'Sampler', libraryId: 'sampler-40' },
+  'coupler': { name: 'Coupler', libraryId: 'coupler-20' },
+  'combiner': { name: 'Combiner', libraryId: 'combiner-2' },
+  'filter': { name: 'Filter', libraryId: 'low-pass-150' },
+  'dc-block': { name: 'DC block', libraryId: 'dc-block' },
 }
 
 /** A new part of a kind with typical figures, marked as assumed. */
 export function newPart(id: string, kind: PartKind): Part {
-  return { id, kind, ...structureCopy(PART_DEFAULTS[kind]) }
+  const { name, libraryId } = PLAIN[kind]
+  const part = { ...libraryPart(libraryId, id), kind, name, note: '', toHz: null, zeroRatingAtC: null, peakW: null }
+  if (kind === 'jumper') return { ...part, loss: { kind: 'figure', lossDb: 0.1 }, lossUncertainty: { ...part.lossUncertainty, halfWidthDb: 0.1 } }
+  if (kind === 'pad') return { ...part, lossUncertainty: { ...part.lossUncertainty, halfWidthDb: 0.5 } }
+  return part
 }
 
 /** A new chain without parts. */
@@ -29,10 +39,6 @@ export function newPowerMeter(id: string): PowerMeter {
 export function newSpectrumAnalyser(id: string): SpectrumAnalyser {
   return {
     id, kind: 'spectrum-analyser', name: 'Spectrum analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1,
-    damageDbm: 10, overloadDbm: -10, floorDbm: -90, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 2, floorDoubtDb: 2,
+    damageDbm: 10, overloadDbm: -10, floorDbm: -90, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 2, flatnessDb: null, floorDoubtDb: 2,
   }
-}
-
-function structureCopy<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T
 }

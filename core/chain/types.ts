@@ -1,10 +1,21 @@
 /** Kinds of part a chain is made of. */
-export type PartKind = 'jumper' | 'pad' | 'adapter' | 'load'
+export type PartKind = 'jumper' | 'pad' | 'adapter' | 'load' | 'sampler' | 'coupler' | 'combiner' | 'filter' | 'dc-block'
 
-/** Loss of a part: one figure, or a table over frequency (interpolated in log f, never extrapolated). */
+/** Loss of a part: one figure, a table over frequency (interpolated in log f, never extrapolated), or the law of a cable. */
 export type PartLoss =
   | { kind: 'figure'; lossDb: number }
   | { kind: 'table'; points: LossPoint[] }
+  | CoaxLoss
+
+/** Loss of a cable: length times (root·√f + linear·f), f in units of 100 MHz; conductor and dielectric. */
+export interface CoaxLoss {
+  kind: 'coax'
+  lengthM: number
+  /** dB per 100 m at 100 MHz that goes with √f. */
+  rootDbPer100M: number
+  /** dB per 100 m at 100 MHz that goes with f. */
+  linearDbPer100M: number
+}
 
 export interface LossPoint {
   frequencyHz: number
@@ -17,6 +28,10 @@ export interface LossUncertainty {
   distribution: 'rectangular' | 'normal'
   /** Nobody stated it; a typical size was taken. */
   assumed: boolean
+  /** Share of the loss that comes on top of `halfWidthDb`: the spread of a cable type, 0 to 1. */
+  shareOfLoss: number
+  /** How much of it changes with frequency, ± dB; the rest is the same at every frequency and cancels in dBc. null: nobody knows, all of it changes. */
+  flatnessDb: number | null
 }
 
 /** One part between radio and instrument. */
@@ -31,9 +46,37 @@ export interface Part {
   vswr: number
   /** Average power it may turn into heat, W at 25 °C; null when nobody says. */
   ratingW: number | null
+  /** Temperature at which nothing of the rating is left, °C; the rating falls in a line from 25 °C. null: not derated. */
+  zeroRatingAtC: number | null
+  /** Most it may ever see, W, however briefly; null when nobody says: then the rating is the most. */
+  peakW: number | null
   /** Usable range; null where not stated. */
   fromHz: number | null
   toHz: number | null
+  /** Figures of such parts in general, from the part library, until the owner gives their own. */
+  typical: boolean
+  /** Calibration that stands for the loss of this part now; null: the stated loss. */
+  calibrationId: string | null
+}
+
+/** One frequency of a measured path: what the generator gave through a short, and through the part. */
+export interface CalibrationPoint {
+  frequencyHz: number
+  throughDbm: number
+  withPartDbm: number
+}
+
+/** A path measured on the bench: its loss is the difference of two readings per frequency. */
+export interface Calibration {
+  id: string
+  partId: string
+  partName: string
+  at: string
+  /** Generator, instrument, how it was done. */
+  withWhat: string
+  points: CalibrationPoint[]
+  /** Expanded uncertainty of the loss, k = 2, dB. */
+  expandedDb: number
 }
 
 interface InstrumentBase {
@@ -74,6 +117,8 @@ export interface SpectrumAnalyser extends InstrumentBase {
   amplitudeAccuracyDb: number
   /** How well the floor is known, ± dB. */
   floorDoubtDb: number
+  /** How much of the amplitude accuracy changes with frequency, ± dB; the rest cancels in dBc. null: nobody knows, all of it changes. */
+  flatnessDb: number | null
 }
 
 export type Instrument = PowerMeter | SpectrumAnalyser

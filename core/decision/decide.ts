@@ -1,50 +1,68 @@
-import { probabilityBelow } from '../uncertainty'
+import type { ErrorDistribution } from '../uncertainty'
 import type { Verdict, VerdictState } from './verdict'
 
-/** The decision rules; more follow the same signature. */
-export type DecisionRule = 'sure-either-way'
+/** The decision rules of the handbook, section 6, and the four-state form of the guarded one. */
+export const DECISION_RULES = ['sure-either-way', 'guarded', 'shared-risk', 'four-states'] as const
+
+export type DecisionRule = (typeof DECISION_RULES)[number]
 
 /** Share of certainty asked for by “sure either way”, one-sided. */
 export const SURE = 0.95
 
+/** `upper`: the value must not exceed the limit. `lower`: it must reach it. */
+export type LimitDirection = 'upper' | 'lower'
+
 export interface DecideInput {
   valueDb: number
   limitDb: number
-  /** `upper`: the value must not exceed the limit. `lower`: it must reach it. */
-  direction: 'upper' | 'lower'
-  standardUncertaintyDb: number
-  degreesOfFreedom: number
-  coverageFactor: number
+  direction: LimitDirection
+  /** Distribution of true − stated value, dB. */
+  errors: ErrorDistribution
   /** The value is only known to be at most this. */
   isUpperBound?: boolean
   rule?: DecisionRule
 }
 
 /**
- * Judges a value against a limit. “Sure either way”: inside when the true value complies with at least
- * 95 % probability (Gaussian: value + 1.645·u ≤ limit), outside at 5 % or less, otherwise too close to call.
+ * Judges a value against a limit by one of the rules, in either direction.
+ * - sure either way: inside when the true value complies with at least 95 % probability (Gaussian: value + 1.645·u ≤ limit),
+ *   outside at 5 % or less, otherwise too close to call;
+ * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close;
+ * - shared risk: the value alone decides;
+ * - four states: as guarded, and between the guards conditional pass or conditional fail by the value.
+ *
  * An upper bound can only be inside of an upper limit, or outside of a lower one; else it is not covered.
- * @see JCGM 106:2012, 7.3 and 8.3; ILAC-G8:09/2019 (from memory).
+ * @see JCGM 106:2012, 7.3 and 8.2 to 8.3; ILAC-G8:09/2019, 4.2.1 to 4.2.3 (from memory).
  */
 export function decide(input: DecideInput): Verdict {
-  const { valueDb, limitDb, direction, standardUncertaintyDb, degreesOfFreedom, coverageFactor, isUpperBound = false } = input
-  const marginDb = direction === 'upper' ? limitDb - valueDb : valueDb - limitDb
-  const probabilityComplies = complianceProbability(marginDb, standardUncertaintyDb, degreesOfFreedom)
-  const state = stateFor(probabilityComplies)
-  const base = { marginDb, rangeDb: coverageFactor * standardUncertaintyDb, probabilityComplies, isBound: isUpperBound }
+  const { valueDb, limitDb, direction, errors, isUpperBound = false, rule = 'sure-either-way' } = input
+  const upper = direction === 'upper'
+  const marginDb = upper ? limitDb - valueDb : valueDb - limitDb
+  const marginLowDb = marginDb + (upper ? -errors.highDb : errors.lowDb)
+  const marginHighDb = marginDb + (upper ? -errors.lowDb : errors.highDb)
+  const probabilityComplies = upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
+  const state = stateFor(rule, { marginDb, marginLowDb, marginHighDb, probabilityComplies })
+  const base: Omit<Verdict, 'state' | 'why'> = {
+    marginDb, marginLowDb, marginHighDb, rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
+    probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three',
+  }
   if (!isUpperBound) return { ...base, state, why: null }
-  const usable = direction === 'upper' ? state === 'inside' : state === 'outside'
+  const usable = upper ? state === 'inside' : state === 'outside'
   return usable
     ? { ...base, state, why: 'At the noise floor: the true level is at most this.' }
     : { ...base, state: 'not-covered', why: 'At the noise floor, and the floor is not low enough to tell.' }
 }
 
-function complianceProbability(marginDb: number, standardUncertaintyDb: number, degreesOfFreedom: number): number {
-  if (standardUncertaintyDb === 0) return marginDb >= 0 ? 1 : 0
-  return probabilityBelow(marginDb / standardUncertaintyDb, degreesOfFreedom)
+/** P(error < x): a certain value right at a lower limit complies. */
+function below(errors: ErrorDistribution, xDb: number): number {
+  return errors.method === 'none' ? (xDb > 0 ? 1 : 0) : errors.probabilityBelow(xDb)
 }
 
-function stateFor(probabilityComplies: number): VerdictState {
-  if (probabilityComplies >= SURE) return 'inside'
-  return probabilityComplies <= 1 - SURE ? 'outside' : 'too-close'
+function stateFor(rule: DecisionRule, of: { marginDb: number; marginLowDb: number; marginHighDb: number; probabilityComplies: number }): VerdictState {
+  switch (rule) {
+    case 'sure-either-way': return of.probabilityComplies >= SURE ? 'inside' : of.probabilityComplies <= 1 - SURE ? 'outside' : 'too-close'
+    case 'guarded':
+    case 'four-states': return of.marginLowDb >= 0 ? 'inside' : of.marginHighDb < 0 ? 'outside' : 'too-close'
+    case 'shared-risk': return of.marginDb >= 0 ? 'inside' : 'outside'
+  }
 }

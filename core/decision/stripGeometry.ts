@@ -8,6 +8,9 @@ const STRETCH = 0.15
 const KNEE_DB = 1.5
 const EDGE = 0.02
 
+/** An open end of a range is drawn to the edge. */
+const FARTHEST_DB = 1e4
+
 /** Ticks on both sides of the limit, dB. */
 export const STRIP_TICKS_DB = [1, 3, 10, 30] as const
 
@@ -28,14 +31,14 @@ export function stripPlace(marginDb: number): number {
 }
 
 /** Lays out a strip for a verdict: not covered, no figure and observations have no mark. */
-export function stripGeometry(verdict: Pick<Verdict, 'state' | 'marginDb' | 'rangeDb'>): StripGeometry {
+export function stripGeometry(verdict: Pick<Verdict, 'state' | 'marginDb' | 'marginLowDb' | 'marginHighDb'>): StripGeometry {
   const ticks = [...STRIP_TICKS_DB.map(db => rawPlace(db)), ...STRIP_TICKS_DB.map(db => rawPlace(-db))].filter(place => place > 0 && place < 1)
   const marked = verdict.marginDb !== null && (verdict.state === 'inside' || verdict.state === 'outside' || verdict.state === 'too-close')
   if (!marked || verdict.marginDb === null) return { limitAt: STRIP_LIMIT_AT, ticks, mark: null, whisker: null, clipped: false }
   const raw = rawPlace(verdict.marginDb)
   return {
     limitAt: STRIP_LIMIT_AT, ticks, mark: stripPlace(verdict.marginDb), clipped: raw < EDGE || raw > 1 - EDGE,
-    whisker: verdict.rangeDb === null || verdict.rangeDb === 0 ? null : { from: stripPlace(verdict.marginDb + verdict.rangeDb), to: stripPlace(verdict.marginDb - verdict.rangeDb) },
+    whisker: verdict.marginLowDb === null || verdict.marginHighDb === null || verdict.marginLowDb === verdict.marginHighDb ? null : { from: stripPlace(Math.min(verdict.marginHighDb, FARTHEST_DB)), to: stripPlace(Math.max(verdict.marginLowDb, -FARTHEST_DB)) },
   }
 }
 

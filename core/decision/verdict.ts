@@ -1,6 +1,9 @@
 /** What can be said of one result. Order of gravity for a group: see `worstVerdict`. */
 export type VerdictState = 'inside' | 'too-close' | 'outside' | 'not-covered' | 'no-figure' | 'observation'
 
+/** How the verdict is worded: three states, or four for readers who expect them. */
+export type VerdictForm = 'three' | 'four'
+
 /** A verdict with the figures it rests on. */
 export interface Verdict {
   state: VerdictState
@@ -8,14 +11,18 @@ export interface Verdict {
   marginDb: number | null
   /** 95 % half-width of the margin, dB. */
   rangeDb: number | null
+  /** Ends of the 95 % range of the margin, dB: the worse and the better one. */
+  marginLowDb: number | null
+  marginHighDb: number | null
   /** Probability that the true value complies; null where nothing was decided. */
   probabilityComplies: number | null
   /** Why, where the state alone does not say. */
   why: string | null
   isBound: boolean
+  form: VerdictForm
 }
 
 /** A verdict that rests on no number. */
 export function verdictWithout(state: 'not-covered' | 'no-figure' | 'observation', why: string | null): Verdict {
-  return { state, marginDb: null, rangeDb: null, probabilityComplies: null, why, isBound: false }
+  return { state, marginDb: null, rangeDb: null, marginLowDb: null, marginHighDb: null, probabilityComplies: null, why, isBound: false, form: 'three' }
 }

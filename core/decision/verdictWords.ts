@@ -3,6 +3,7 @@ import type { Verdict } from './verdict'
 
 /** The verdict against a limit, in words: `Inside by 15.5`, `Too close to call`, `Not covered`. */
 export function verdictWords(verdict: Verdict): string {
+  if (verdict.form === 'four') return fourStateWords(verdict)
   switch (verdict.state) {
     case 'inside': return `Inside by ${verdict.isBound ? 'at least ' : ''}${printMargin(verdict.marginDb ?? 0)}`
     case 'outside': return `Outside by ${printMargin(verdict.marginDb ?? 0)}`
@@ -10,6 +11,16 @@ export function verdictWords(verdict: Verdict): string {
     case 'not-covered': return 'Not covered'
     case 'no-figure': return 'No figure in law'
     case 'observation': return 'Observation'
+  }
+}
+
+function fourStateWords(verdict: Verdict): string {
+  const by = printMargin(verdict.marginDb ?? 0)
+  switch (verdict.state) {
+    case 'inside': return `Pass by ${verdict.isBound ? 'at least ' : ''}${by}`
+    case 'outside': return `Fail by ${by}`
+    case 'too-close': return (verdict.marginDb ?? 0) >= 0 ? `Conditional pass by ${by}` : `Conditional fail by ${by}`
+    default: return verdictWords({ ...verdict, form: 'three' })
   }
 }
 

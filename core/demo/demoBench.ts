@@ -8,37 +8,37 @@ export const demoInstruments: readonly Instrument[] = [
   },
   {
     id: 'pocket', kind: 'spectrum-analyser', name: 'Pocket analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1,
-    damageDbm: 10, overloadDbm: -10, floorDbm: -88, resolutionBandwidthHz: 300e3, amplitudeAccuracyDb: 2, floorDoubtDb: 2,
+    damageDbm: 10, overloadDbm: -10, floorDbm: -88, resolutionBandwidthHz: 300e3, amplitudeAccuracyDb: 2, flatnessDb: null, floorDoubtDb: 2,
   },
   {
     id: 'club', kind: 'spectrum-analyser', name: 'Club analyser', note: 'calibrated in March', fromHz: 9e3, toHz: 3e9, vswr: 1.3, assumed: false, resolution: 0.1,
-    damageDbm: 30, overloadDbm: 0, floorDbm: -98, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 1, floorDoubtDb: 1,
+    damageDbm: 30, overloadDbm: 0, floorDbm: -98, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 1, flatnessDb: 0.6, floorDoubtDb: 1,
   },
 ]
 
 const jumper: Part = {
-  id: 'jumper', kind: 'jumper', name: '0.5 m jumper', note: 'RG-223, SMA to N', vswr: 1.1, ratingW: null, fromHz: null, toHz: null,
+  id: 'jumper', kind: 'jumper', name: '0.5 m jumper', note: 'RG-223, SMA to N', vswr: 1.1, ratingW: null, zeroRatingAtC: null, peakW: null, fromHz: null, toHz: null, typical: false, calibrationId: null,
   loss: { kind: 'table', points: [{ frequencyHz: 25e6, lossDb: 0.03 }, { frequencyHz: 100e6, lossDb: 0.07 }, { frequencyHz: 450e6, lossDb: 0.16 }, { frequencyHz: 1e9, lossDb: 0.25 }, { frequencyHz: 3e9, lossDb: 0.48 }] },
-  lossUncertainty: { halfWidthDb: 0.05, distribution: 'rectangular', assumed: false },
+  lossUncertainty: { halfWidthDb: 0.05, distribution: 'rectangular', assumed: false, shareOfLoss: 0, flatnessDb: null },
 }
 
 const adapter: Part = {
-  id: 'adapter', kind: 'adapter', name: 'Adapter', note: 'N to SMA', vswr: 1.1, ratingW: null, fromHz: null, toHz: null,
-  loss: { kind: 'figure', lossDb: 0.05 }, lossUncertainty: { halfWidthDb: 0.05, distribution: 'rectangular', assumed: true },
+  id: 'adapter', kind: 'adapter', name: 'Adapter', note: 'N to SMA', vswr: 1.1, ratingW: null, zeroRatingAtC: null, peakW: null, fromHz: null, toHz: null, typical: false, calibrationId: null,
+  loss: { kind: 'figure', lossDb: 0.05 }, lossUncertainty: { halfWidthDb: 0.05, distribution: 'rectangular', assumed: true, shareOfLoss: 0, flatnessDb: null },
 }
 
 function pad(id: string, input: { nominalDb: number; ratingW: number; note: string }): Part {
   const { nominalDb, ratingW, note } = input
   return {
-    id, kind: 'pad', name: `${nominalDb} dB pad`, note, vswr: 1.15, ratingW, fromHz: null, toHz: null,
+    id, kind: 'pad', name: `${nominalDb} dB pad`, note, vswr: 1.15, ratingW, zeroRatingAtC: 125, peakW: null, fromHz: null, toHz: null, typical: false, calibrationId: null,
     loss: { kind: 'table', points: [[25e6, 0.03], [150e6, 0.08], [450e6, 0.22], [1e9, 0.45], [3e9, 0.9]].map(([frequencyHz = 0, extraDb = 0]) => ({ frequencyHz, lossDb: nominalDb + extraDb })) },
-    lossUncertainty: { halfWidthDb: nominalDb >= 20 ? 0.3 : 0.2, distribution: 'normal', assumed: false },
+    lossUncertainty: { halfWidthDb: nominalDb >= 20 ? 0.3 : 0.2, distribution: 'normal', assumed: false, shareOfLoss: 0, flatnessDb: null },
   }
 }
 
 const load: Part = {
-  id: 'load', kind: 'load', name: '50 W load', note: 'N, with fins', vswr: 1.15, ratingW: 50, fromHz: null, toHz: null,
-  loss: { kind: 'figure', lossDb: 0 }, lossUncertainty: { halfWidthDb: 0, distribution: 'rectangular', assumed: false },
+  id: 'load', kind: 'load', name: '50 W load', note: 'N, with fins', vswr: 1.15, ratingW: 50, zeroRatingAtC: 125, peakW: null, fromHz: null, toHz: null, typical: false, calibrationId: null,
+  loss: { kind: 'figure', lossDb: 0 }, lossUncertainty: { halfWidthDb: 0, distribution: 'rectangular', assumed: false, shareOfLoss: 0, flatnessDb: null },
 }
 
 /** Parts are given an id of their own in each chain. */

@@ -1,4 +1,4 @@
-import { chainLossAt, type Chain, type Instrument } from '../chain'
+import { chainLossAt, type Chain, type Instrument, pinsOf } from '../chain'
 import { CoreError } from '../errors'
 import { type HarmonicPeak, traceDoubt, tracePeaks } from '../format'
 import { dbmFromWatts, parseLevel, wattsFromDbm } from '../quantity'
@@ -23,12 +23,12 @@ const TRACE_ID = 'demo-trace-trek-b'
  * readings drawn from a known truth with a fixed seed. Every call gives the same review.
  */
 export function demoReview(): ReviewBundle {
+  const fresh = newReview({ id: DEMO_REVIEW_ID, title: 'Fell-race marshals’ handhelds', at: BEGAN })
   const review: Review = {
-    ...newReview({ id: DEMO_REVIEW_ID, title: 'Fell-race marshals’ handhelds', at: BEGAN }),
+    ...fresh, settings: { ...fresh.settings, yardstickId: 'good-practice' },
     purpose: 'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
     reviewer: 'Demo bench',
     sets: structuredCopy(demoSets), instruments: structuredCopy(demoInstruments), chains: structuredCopy(demoChains),
-    settings: { rulebookId: 'us-amateur', yardstickId: 'good-practice', decisionRule: 'sure-either-way', claimToleranceDb: 0 },
   }
   const context = stationContext(review)
   const bench = new DemoBench(context)
@@ -121,7 +121,7 @@ class DemoBench {
     this.readings.push({
       id: `demo-${this.readings.length + 1}`, setId: step.set.id, stationId: step.stationId, stepId: step.id, slot: seen.slot,
       text: seen.text, value: read.value, unit: read.unit, levelDbm: read.levelDbm, resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound,
-      frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: seen.fromPeak ? traceDoubt(seen.fromPeak, { resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null, keepsHighest: false }) : null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision,
+      frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: seen.fromPeak ? traceDoubt(seen.fromPeak, { resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null, keepsHighest: false }) : null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision, calibrationIds: pinsOf(chain), repeatsDbm: [],
       supply: step.set.supplyNow, at: this.now(), source, supersedes: null,
     })
   }

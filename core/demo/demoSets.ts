@@ -4,7 +4,7 @@ const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
 function band(id: string, name: string, channels: [string, number][], harmonicsOn: number, claims: Record<string, PowerClaim>): Band {
-  return { id, name, claims, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
+  return { id, name, claims, mode: 'FM', channelSpacingHz: null, antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
 }
 
 const twoMetres = (claims: Record<string, PowerClaim>) => band('2m', '2 m', [['Fell', 144.39], ['Valley', 146.52], ['Beck', 147.54]], 1, claims)
@@ -33,7 +33,7 @@ export const demoSets: readonly RadioSet[] = [
     ...mobile, id: 'tarnwick', make: 'Tarnwick', model: '27', sample: '', serial: 'T27-5520', firmware: '', price: '£85', howObtained: 'bought used',
     inTheBox: 'radio, microphone, bracket, fused lead', battery: { voltageV: null, capacityAh: null, energyWh: null }, supplyNow: '13.8 V supply',
     levels: [{ id: 'high', name: 'High' }],
-    bands: [band('27mhz', '27 MHz', [['Channel 1', 26.965], ['Channel 19', 27.185], ['Channel 40', 27.405]], 1, { high: watts(4) })],
+    bands: [{ ...band('27mhz', '27 MHz', [['Channel 1', 26.965], ['Channel 19', 27.185], ['Channel 40', 27.405]], 1, { high: watts(4) }), channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] }],
     chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
   },
   {

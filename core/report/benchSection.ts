@@ -1,4 +1,4 @@
-import { accuracyInWords, ASSUMED_RADIO_VSWR, type Chain, type Instrument, type Part } from '../chain'
+import { accuracyInWords, ASSUMED_RADIO_VSWR, coaxLossDb, type Chain, type Instrument, type Part } from '../chain'
 import { printClaimW, printDb, printDbm, printFrequencyShort, printNumber, printPlusMinus, printSigned } from '../quantity'
 import type { StationContext } from '../station'
 import type { ReportBlock, ReportSection } from './model'
@@ -40,5 +40,6 @@ function chainTable(chain: Chain, instrument: Instrument | undefined): ReportBlo
 }
 
 function lossInWords(part: Part): string {
+  if (part.loss.kind === 'coax') return `${printNumber(part.loss.lengthM, 2)} m of cable, ${printDb(coaxLossDb(part.loss, 100e6), 2)} at 100 MHz`
   return part.loss.kind === 'figure' ? printDb(part.loss.lossDb, 2) : part.loss.points.map(point => `${printDb(point.lossDb, 2)} at ${printFrequencyShort(point.frequencyHz)}`).join(', ')
 }

@@ -69,10 +69,10 @@ function versionsSection(context: StationContext, stamp: ReportStamp): ReportSec
   const widest = Math.max(0, ...context.review.sets.flatMap(set => stations.flatMap(station => station.plan(set, context).flatMap(step => station.evaluate(step, context).slots.map(slot => slot.corrected?.budget.rangeDb ?? 0)))))
   return {
     id: 'versions', title: 'How this was made', blocks: [
-      { kind: 'paragraph', text: `Ranges are 95 % ranges: independent contributions combined in quadrature (JCGM 100:2008), the factor from Student’s t. The widest here is ${printPlusMinus(widest)}. Every figure is computed from the readings as they were taken; none was typed into this report.` },
+      { kind: 'paragraph', text: `Ranges are 95 % ranges of each budget’s own distribution: independent contributions, their characteristic functions multiplied and inverted, Monte Carlo where noise hides a signal (JCGM 100:2008 and 101:2008). The widest here is ${printPlusMinus(widest)}. Every figure is computed from the readings as they were taken; none was typed into this report.` },
       { kind: 'facts', rows: [
         ['Program', `Rigorous Meter ${stamp.version}`],
-        ['Rulebook', `${context.rulebook.title}, ${context.rulebook.edition}`],
+        ['Rulebooks', context.rulebooks.map(book => `${book.title}, ${book.edition}`).join('; ')],
         ['Stations', stations.map(station => `${station.title} ${station.version}`).join(', ')],
         ['Review', `${context.review.id}, begun ${context.review.createdAt.slice(0, 10)}, last changed ${context.review.updatedAt.slice(0, 10)}`],
         ['Report made', stamp.at],

@@ -1,20 +1,35 @@
+import { decisionRuleWords } from '../decision'
 import { printDb } from '../quantity'
+import type { Rulebook } from '../rules'
 import type { StationContext } from '../station'
 import type { ReportSection } from './model'
 
-/** The rulebook, the decision rule and the tolerance on claims, as they were applied. */
+/** The rulebooks, the decision rule and the tolerance on claims, as they were applied. */
 export function ruleSection(context: StationContext): ReportSection {
   const { settings } = context.review
-  const recalled = context.rulebook.limits.some(limit => limit.recalled)
+  const books = usedRulebooks(context)
+  const rule = decisionRuleWords[settings.decisionRule]
   return {
     id: 'rule', title: 'Rule', blocks: [
       { kind: 'facts', rows: [
-        ['Rulebook', `${context.rulebook.title}: ${context.rulebook.edition}`],
-        ['Standing', recalled ? 'Limits are recalled from memory; check the current text before you rely on a verdict.' : 'Limits as published.'],
+        ...books.map((book): [string, string] => [book.owner === 'reviewer' ? 'Reviewer’s own rulebook' : 'Rulebook', rulebookWords(book)]),
         ['Yardstick', context.yardstick ? `${context.yardstick.title}: the reviewer’s own, no law; shown only where law has no figure.` : 'none'],
-        ['Decision', 'Sure either way: inside when the true value complies with at least 95 % probability, outside when it does with 5 % or less, otherwise too close to call (JCGM 106:2012).'],
+        ['Decision', `${rule.title}. ${rule.text} ${rule.promise} (${rule.source})`],
         ['Claimed power', settings.claimToleranceDb > 0 ? `counts as met from ${printDb(settings.claimToleranceDb)} below the claim on` : 'judged without tolerance'],
       ] },
     ],
   }
+}
+
+/** Every rulebook something in the review is judged by: the review's, and those single bands name. */
+function usedRulebooks(context: StationContext): Rulebook[] {
+  return [...new Set([...context.rulebooks, ...context.review.sets.flatMap(set => set.bands.flatMap(band => context.rulebooksOf(band)))])]
+}
+
+function rulebookWords(book: Rulebook): string {
+  const based = book.basedOn === null ? '' : ` Copied from ${book.basedOn} and changed or not by the reviewer.`
+  const standing = book.owner === 'reviewer'
+    ? ` Entered by the reviewer, who answers for it.${based}`
+    : book.clauses.some(clause => clause.recalled) ? ' Limits are recalled from memory; check the current text before you rely on a verdict.' : ''
+  return `${book.title}: ${book.edition}.${standing}`
 }

@@ -1,11 +1,18 @@
+import { HEAT_DEFAULTS } from '../chain'
 import type { Band, Channel, PowerLevel, RadioSet, Review } from './types'
+
+/** A year: the usual interval between calibrations (common practice, no source). */
+export const DEFAULT_CALIBRATION_AGE_DAYS = 365
 
 /** An empty review with the default settings. */
 export function newReview(input: { id: string; title: string; at: string }): Review {
   return {
     id: input.id, title: input.title, purpose: '', reviewer: '', createdAt: input.at, updatedAt: input.at,
-    settings: { rulebookId: 'us-amateur', yardstickId: null, decisionRule: 'sure-either-way', claimToleranceDb: 0 },
-    sets: [], instruments: [], chains: [], readings: [], traces: [], ticks: {},
+    settings: {
+      rulebookIds: ['us-amateur'], yardstickId: null, decisionRule: 'sure-either-way', claimToleranceDb: 0,
+      calibrationMaxAgeDays: DEFAULT_CALIBRATION_AGE_DAYS, ambientC: HEAT_DEFAULTS.ambientC, duty: { ...HEAT_DEFAULTS.duty },
+    },
+    sets: [], instruments: [], chains: [], readings: [], traces: [], calibrations: [], calibrationSwaps: [], padTests: [], controlChecks: [], otherFigures: [], ownRulebooks: [], ticks: {},
   }
 }
 
@@ -25,7 +32,7 @@ export function newLevel(id: string, name: string): PowerLevel {
 
 /** A band without channels; claims start as “the maker does not say”. */
 export function newBand(input: { id: string; name: string; levelIds: string[] }): Band {
-  return { id: input.id, name: input.name, channels: [], claims: Object.fromEntries(input.levelIds.map(id => [id, { kind: 'not-said' as const }])) }
+  return { id: input.id, name: input.name, channels: [], claims: Object.fromEntries(input.levelIds.map(id => [id, { kind: 'not-said' as const }])), mode: 'FM', channelSpacingHz: null, antennaGainDbd: null, rulebookIds: null }
 }
 
 /** A channel; the first of a band is the one for harmonics. */

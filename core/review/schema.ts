@@ -1,4 +1,6 @@
 import Joi from 'joi'
+import { DECISION_RULES } from '../decision'
+import { rulebookSchema } from '../rules'
 import type { Review } from './types'
 
 const id = Joi.string().min(1).max(80).pattern(/^[\w:.-]+$/)
@@ -13,15 +15,19 @@ const list = (item: Joi.Schema, most: number) => Joi.array().items(item).max(mos
 const loss = Joi.alternatives(
   Joi.object({ kind: Joi.valid('figure').required(), lossDb: db.required() }),
   Joi.object({ kind: Joi.valid('table').required(), points: list(Joi.object({ frequencyHz: hz.required(), lossDb: db.required() }), 2000) }),
+  Joi.object({ kind: Joi.valid('coax').required(), lengthM: Joi.number().min(0).max(10_000).required(), rootDbPer100M: Joi.number().min(0).max(1000).required(), linearDbPer100M: Joi.number().min(-100).max(1000).required() }),
 )
+
+const pins = Joi.object().pattern(id, id).required()
 
 const part = Joi.object({
   id: id.required(),
-  kind: Joi.valid('jumper', 'pad', 'adapter', 'load').required(),
+  kind: Joi.valid('jumper', 'pad', 'adapter', 'load', 'sampler', 'coupler', 'combiner', 'filter', 'dc-block').required(),
   name: line.required(), note: line.required(), loss: loss.required(),
-  lossUncertainty: Joi.object({ halfWidthDb: Joi.number().min(0).max(60).required(), distribution: Joi.valid('rectangular', 'normal').required(), assumed: Joi.boolean().required() }).required(),
+  lossUncertainty: Joi.object({ halfWidthDb: Joi.number().min(0).max(60).required(), distribution: Joi.valid('rectangular', 'normal').required(), assumed: Joi.boolean().required(), shareOfLoss: Joi.number().min(0).max(1).required(), flatnessDb: Joi.number().min(0).max(60).allow(null).required() }).required(),
   vswr: Joi.number().min(1).max(1000).required(),
-  ratingW: power.allow(null).required(), fromHz: hz.allow(null).required(), toHz: hz.allow(null).required(),
+  ratingW: power.allow(null).required(), zeroRatingAtC: Joi.number().greater(25).max(1000).allow(null).required(), peakW: power.allow(null).required(),
+  typical: Joi.boolean().required(), calibrationId: id.allow(null).required(), fromHz: hz.allow(null).required(), toHz: hz.allow(null).required(),
 })
 
 const instrumentBase = {
@@ -36,7 +42,7 @@ const instrument = Joi.alternatives(
   }),
   Joi.object({
     ...instrumentBase, kind: Joi.valid('spectrum-analyser').required(), damageDbm: db.required(), overloadDbm: db.required(), floorDbm: db.required(),
-    resolutionBandwidthHz: Joi.number().greater(0).max(1e9).required(), amplitudeAccuracyDb: Joi.number().min(0).max(60).required(), floorDoubtDb: Joi.number().min(0).max(60).required(),
+    resolutionBandwidthHz: Joi.number().greater(0).max(1e9).required(), amplitudeAccuracyDb: Joi.number().min(0).max(60).required(), floorDoubtDb: Joi.number().min(0).max(60).required(), flatnessDb: Joi.number().min(0).max(60).allow(null).required(),
   }),
 )
 
@@ -55,6 +61,8 @@ const band = Joi.object({
   id: id.required(), name: line.required(),
   channels: list(Joi.object({ id: id.required(), name: line.required(), frequencyHz: Joi.number().greater(0).max(1e12).required(), harmonics: Joi.boolean().required() }), 200),
   claims: Joi.object().pattern(id, claim).required(),
+  mode: Joi.valid('FM', 'AM', 'SSB').required(), channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(), antennaGainDbd: Joi.number().min(-60).max(60).allow(null).required(),
+  rulebookIds: Joi.array().items(id).min(1).max(30).allow(null).required(),
 })
 
 const figureOrNull = Joi.number().greater(0).max(1e6).allow(null).required()
@@ -82,7 +90,7 @@ export const readingSchema = Joi.object({
   levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(), isUpperBound: Joi.boolean().required(), frequencyHz: hz.required(),
   traceFloorDbm: db.allow(null).required(),
   doubt: Joi.object({ kind: Joi.valid('coarse-trace', 'stepped-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
-  instrumentId: id.required(), chainId: id.required(), chainRevision: Joi.number().integer().min(1).required(),
+  instrumentId: id.required(), chainId: id.required(), chainRevision: Joi.number().integer().min(1).required(), calibrationIds: pins, repeatsDbm: Joi.array().items(db).max(100).required(),
   supply: line.required(), at: time.required(), source: source.required(), supersedes: id.allow(null).required(),
 })
 
@@ -92,14 +100,38 @@ const trace = Joi.object({
   resolutionBandwidthHz: hz.allow(null).required(), keepsHighest: Joi.boolean().required(), floorDbm: db.required(), chainId: id.required(), at: time.required(),
 })
 
+const calibration = Joi.object({
+  id: id.required(), partId: id.required(), partName: line.required(), at: time.required(), withWhat: line.required(), expandedDb: Joi.number().min(0).max(60).required(),
+  points: Joi.array().items(Joi.object({ frequencyHz: hz.greater(0).required(), throughDbm: db.required(), withPartDbm: db.required() })).min(1).max(2000).required(),
+})
+
+const padTest = Joi.object({
+  id: id.required(), chainId: id.required(), at: time.required(), harmonic: Joi.number().integer().min(2).max(20).required(), frequencyHz: hz.required(),
+  padDb: Joi.number().greater(0).max(60).required(), padHalfWidthDb: Joi.number().min(0).max(20).required(), withoutDbm: db.required(), withDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(),
+})
+
+const controlCheck = Joi.object({
+  id: id.required(), chainId: id.required(), setId: id.required(), at: time.required(), frequencyHz: hz.required(), text: line.required(), levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(),
+  calibrationIds: pins, knownDbm: db.required(), knownExpandedDb: Joi.number().min(0).max(60).required(), knownFrom: line.required(),
+})
+
+const otherFigure = Joi.object({
+  id: id.required(), setId: id.required(), stationId: id.required(), stepId: Joi.string().min(1).max(300).required(), slot: id.required(), who: line.required(), text: line.required(),
+  levelDbm: db.required(), expandedDb: Joi.number().min(0).max(60).required(), at: time.required(),
+})
+
 /** Schema of a whole review as stored and as taken away in a file. */
 export const reviewSchema = Joi.object<Review>({
   id: id.required(), title: Joi.string().min(1).max(400).required(), purpose: text.required(), reviewer: line.required(),
   createdAt: time.required(), updatedAt: time.required(),
   settings: Joi.object({
-    rulebookId: id.required(), yardstickId: id.allow(null).required(), decisionRule: Joi.valid('sure-either-way').required(),
-    claimToleranceDb: Joi.number().min(0).max(20).required(),
+    rulebookIds: Joi.array().items(id).min(1).max(30).required(), yardstickId: id.allow(null).required(), decisionRule: Joi.valid(...DECISION_RULES).required(),
+    claimToleranceDb: Joi.number().min(0).max(20).required(), calibrationMaxAgeDays: Joi.number().integer().min(1).max(36_500).required(),
+    ambientC: Joi.number().min(-60).max(90).required(), duty: Joi.object({ keyedS: Joi.number().min(1).max(86_400).required(), restS: Joi.number().min(0).max(86_400).required() }).required(),
   }).required(),
   sets: list(set, 400), instruments: list(instrument, 200), chains: list(chain, 200), readings: list(readingSchema, 50_000), traces: list(trace, 2000),
+  calibrations: list(calibration, 2000),
+  calibrationSwaps: list(Joi.object({ id: id.required(), at: time.required(), partId: id.required(), fromId: id.allow(null).required(), toId: id.allow(null).required() }), 2000),
+  padTests: list(padTest, 2000), controlChecks: list(controlCheck, 2000), otherFigures: list(otherFigure, 5000), ownRulebooks: list(rulebookSchema, 60),
   ticks: Joi.object().pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60)).required(),
 })

@@ -1,6 +1,7 @@
-import type { Chain, Instrument } from '../chain'
+import type { Calibration, CalibrationSwap, Chain, Duty, Instrument, PadTest } from '../chain'
 import type { DecisionRule } from '../decision'
 import type { LevelUnit } from '../quantity'
+import type { Mode, Rulebook } from '../rules'
 
 /** What the maker says of one band at one power level. */
 export type PowerClaim =
@@ -29,6 +30,13 @@ export interface Band {
   channels: Channel[]
   /** By level id. */
   claims: Record<string, PowerClaim>
+  mode: Mode
+  /** Channel spacing, Hz; null where the card does not say. */
+  channelSpacingHz: number | null
+  /** Gain of the antenna less feed loss over a half-wave dipole, dB; null where nobody knows. */
+  antennaGainDbd: number | null
+  /** Rulebooks this band is judged by; null: those of the review. */
+  rulebookIds: string[] | null
 }
 
 /** What the label on the battery says; null where it does not. */
@@ -101,6 +109,10 @@ export interface Reading {
   instrumentId: string
   chainId: string
   chainRevision: number
+  /** Calibrations the chain rested on when it was read: part id → calibration id. It is judged by these until the reviewer asks otherwise. */
+  calibrationIds: Record<string, string>
+  /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
+  repeatsDbm: number[]
   supply: string
   at: string
   source: ReadingSource
@@ -130,13 +142,53 @@ export interface TracePoints {
   levelsDbm: Float64Array
 }
 
+/** The control radio read through a chain on the day, against what it is known to make. */
+export interface ControlCheck {
+  id: string
+  chainId: string
+  setId: string
+  at: string
+  frequencyHz: number
+  /** As typed, and as understood at the instrument, dBm. */
+  text: string
+  levelDbm: number
+  resolutionDb: number
+  calibrationIds: Record<string, string>
+  /** What it is known to make at its socket, and how well (95 %). */
+  knownDbm: number
+  knownExpandedDb: number
+  knownFrom: string
+}
+
+/** What another tester found for the same figure of the same set. */
+export interface OtherFigure {
+  id: string
+  setId: string
+  stationId: string
+  stepId: string
+  slot: string
+  who: string
+  text: string
+  levelDbm: number
+  /** Expanded uncertainty they state (95 %), dB. */
+  expandedDb: number
+  at: string
+}
+
 export interface ReviewSettings {
-  rulebookId: string
+  /** Rulebooks every band is judged by unless it names its own; one or more. */
+  rulebookIds: string[]
   /** The reviewer's own yardstick, shown beside “no figure in law”. */
   yardstickId: string | null
   decisionRule: DecisionRule
   /** Tolerance on claimed power, dB; 0 is none. */
   claimToleranceDb: number
+  /** A calibration older than this is out of date, days. */
+  calibrationMaxAgeDays: number
+  /** Temperature at the bench, °C. */
+  ambientC: number
+  /** How the radios are going to be keyed. */
+  duty: Duty
 }
 
 /** A review: everything that was stored. All else is computed from it. */
@@ -153,9 +205,16 @@ export interface Review {
   chains: Chain[]
   readings: Reading[]
   traces: TraceHead[]
+  calibrations: Calibration[]
+  calibrationSwaps: CalibrationSwap[]
+  padTests: PadTest[]
+  controlChecks: ControlCheck[]
+  otherFigures: OtherFigure[]
+  /** The reviewer’s own rulebooks; they travel with the review. */
+  ownRulebooks: Rulebook[]
   /** Ticked lines of the set-the-radio lists, by step id. */
   ticks: Record<string, string[]>
 }
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 1
+export const REVIEW_SCHEMA_VERSION = 2

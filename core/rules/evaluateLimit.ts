@@ -1,84 +1,165 @@
 import { assertPositive } from '../errors'
-import { dbmFromWatts, printDb, printDbm, printFrequencyShort, printMhz, printWatts } from '../quantity'
-import type { CarrierFacts, Demand, DemandAnswer, LimitAnswer, LimitClause, LimitFound, Rulebook } from './types'
+import { dbmFromWatts, printDbm, printFrequencyShort, printMhz, printSigned, printWatts } from '../quantity'
+import { matchClauses } from './matchClauses'
+import { powerLimitDbm, type WorkedLimit } from './powerLimitDbm'
+import type { CannotJudge, CarrierFacts, EmissionFacts, LimitAnswer, LimitClause, LimitFound, MissingFact, NoFigureFound, PowerLimit, Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarLimit } from './types'
+
+/** The quantities whose limit is a power in dBm. */
+export type PowerQuantity = 'unwanted' | 'adjacent-power' | 'carrier-power'
 
 /**
- * The limit a rulebook sets on an unwanted emission of a carrier, dBm at the antenna socket, with its
- * clause and reason; or the reason why it sets none. The clause is chosen by the fundamental's
- * frequency and mean power.
+ * The limit a rulebook sets on an emission of a carrier, dBm at the antenna socket, with its clause and reason; or
+ * the reason why it sets none, or why it cannot be applied. Clauses are chosen by the fundamental's frequency, mean
+ * power, mode and channel spacing; where several apply at once, the strictest holds and the others are told.
+ * @param emission - the emission judged; the second harmonic by default.
  * @throws CoreError `not-positive` for a carrier without frequency or power.
  */
-export function evaluateLimit(rulebook: Rulebook, carrier: CarrierFacts): LimitAnswer {
+export function evaluateLimit(rulebook: Rulebook, carrier: CarrierFacts, emission?: EmissionFacts, about: PowerQuantity = 'unwanted'): LimitAnswer {
   assertPositive('Carrier frequency', carrier.frequencyHz)
   assertPositive('Carrier power', carrier.powerW)
-  const head = { id: rulebook.id, title: rulebook.title, edition: rulebook.edition, standing: rulebook.standing }
-  const inService = rulebook.bands.length === 0 || rulebook.bands.some(band => carrier.frequencyHz >= band.fromHz && carrier.frequencyHz <= band.toHz)
-  if (!inService)
-    return { kind: 'no-figure', clause: rulebook.title, rulebook: head, reason: `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.` }
-  const clause = rulebook.limits.find(limit => limit.confidence !== 'L' && applies(limit, carrier))
-  if (clause) return limitFrom(clause, carrier, head)
-  const silent = rulebook.noFigure.find(entry => carrier.frequencyHz >= entry.carrier.fromHz && carrier.frequencyHz <= entry.carrier.toHz)
+  const of: EmissionFacts = emission ?? { frequencyHz: 2 * carrier.frequencyHz, harmonic: 2 }
+  const outside = outOfService(rulebook, carrier)
+  if (outside) return outside
+  const { applying, missing, hanging } = matchClauses(rulebook, about, carrier, of)
+  const worked = applying.flatMap((clause) => {
+    const limit = powerOf(clause, { carrier, emission: of })
+    return limit ? [{ clause, limit }] : []
+  })
+  const radiated = worked.find(({ clause }) => clause.basis === 'erp')
+  if (radiated && (carrier.antennaGainDbd ?? null) === null && !worked.some(({ clause }) => clause.basis === 'conducted'))
+    return cannotJudge(rulebook, radiated.clause, ['antenna-gain'])
+  const usable = worked.filter(({ clause }) => clause.basis === 'conducted' || (carrier.antennaGainDbd ?? null) !== null)
+  if (usable.length === 0 && hanging) return cannotJudge(rulebook, hanging, missing)
+  if (usable.length === 0) return noFigure(rulebook, carrier, about)
+  return found(rulebook, carrier, of, usable)
+}
+
+/** A figure that is no power limit: accuracy, deviation, sensitivity, rejection… */
+export function evaluateScalar(rulebook: Rulebook, about: Exclude<Quantity, PowerQuantity>, carrier: CarrierFacts): ScalarAnswer {
+  const outside = outOfService(rulebook, carrier)
+  if (outside) return outside
+  const { applying, missing, hanging } = matchClauses(rulebook, about, carrier)
+  const clause = applying[0]
+  if (!clause) return hanging ? cannotJudge(rulebook, hanging, missing) : noFigure(rulebook, carrier, about)
+  const limit = clause.limit as ScalarLimit
   return {
-    kind: 'no-figure',
-    clause: silent?.clause ?? rulebook.title,
-    rulebook: head,
-    reason: silent?.words ?? `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`,
+    kind: 'scalar', limit, clause: clause.clause, rulebook: headOf(rulebook), recalled: clause.recalled, confidence: clause.confidence,
+    reason: [`${clause.clause}: ${scalarWords(limit)}.`, filled(clause.note, carrier, scalarWords(limit))].filter(Boolean).join(' '),
   }
 }
 
-function applies(limit: LimitClause, carrier: CarrierFacts): boolean {
-  return carrier.frequencyHz >= limit.carrier.fromHz && carrier.frequencyHz <= limit.carrier.toHz
-    && carrier.powerW > limit.power.aboveW && carrier.powerW <= limit.power.upToW
+/** True for the limits that work out to a power. */
+export function isPowerLimit(limit: PowerLimit | ScalarLimit): limit is PowerLimit {
+  return limit.kind !== 'at-most' && limit.kind !== 'at-least' && limit.kind !== 'within'
 }
 
-function limitFrom(clause: LimitClause, carrier: CarrierFacts, rulebook: LimitFound['rulebook']): LimitFound {
-  const carrierDbm = dbmFromWatts(carrier.powerW)
-  const asked = clause.demands.map(demand => ({ demand, limitDbm: demandDbm(demand, carrierDbm) }))
-  const strictest = asked.reduce((a, b) => (b.limitDbm < a.limitDbm - 1e-9 ? b : a))
-  const restDbm = clause.needNotBeBelowW === null ? null : dbmFromWatts(clause.needNotBeBelowW)
-  const rests = restDbm !== null && restDbm > strictest.limitDbm
-  const limitDbm = rests ? restDbm : strictest.limitDbm
-  const demands: DemandAnswer[] = asked.map(({ demand, limitDbm: askedDbm }) => ({
-    words: demandWords(demand), limitDbm: askedDbm, governs: !rests && askedDbm === strictest.limitDbm,
-  }))
-  if (restDbm !== null && clause.needNotBeBelowW !== null)
-    demands.push({ words: `nothing asked below ${printWatts(clause.needNotBeBelowW, 2)}`, limitDbm: restDbm, governs: rests })
+/** A scalar limit in words: `at most 2.5 kHz`, `6 W to 25 W`. */
+export function scalarWords(limit: ScalarLimit): string {
+  const figure = (value: number) => `${printSigned(value, value % 1 === 0 ? 0 : 2).replace('+', '')}\u00a0${limit.unit}`
+  return limit.kind === 'at-most' ? `at most ${figure(limit.value)}` : limit.kind === 'at-least' ? `at least ${figure(limit.value)}` : `${figure(limit.value)} to ${figure(limit.to ?? limit.value)}`
+}
+
+function powerOf(clause: LimitClause, place: { carrier: CarrierFacts; emission: EmissionFacts }): WorkedLimit | null {
+  const { limit } = clause
+  if (!isPowerLimit(limit)) {
+    if (limit.unit !== 'W') return null
+    const limitDbm = dbmFromWatts(limit.kind === 'within' ? limit.to ?? limit.value : limit.value)
+    return withGain({ limitDbm, slope: 0, words: scalarWords(limit), demands: [{ words: scalarWords(limit), limitDbm, governs: true }] }, clause, place.carrier)
+  }
+  const worked = powerLimitDbm(limit, { ...place, bandwidthHz: clause.bandwidthHz ?? null })
+  return worked && withGain(worked, clause, place.carrier)
+}
+
+/** A radiated limit taken back to the socket by the antenna's gain. */
+function withGain(worked: WorkedLimit, clause: LimitClause, carrier: CarrierFacts): WorkedLimit {
+  const gainDb = clause.basis === 'erp' ? carrier.antennaGainDbd ?? 0 : 0
+  return gainDb === 0 ? worked : { ...worked, limitDbm: worked.limitDbm - gainDb, demands: worked.demands.map(demand => ({ ...demand, limitDbm: demand.limitDbm - gainDb })) }
+}
+
+function found(rulebook: Rulebook, carrier: CarrierFacts, emission: EmissionFacts, usable: { clause: LimitClause; limit: WorkedLimit }[]): LimitFound {
+  const governing = usable.reduce((a, b) => (b.limit.limitDbm < a.limit.limitDbm ? b : a))
+  const { clause, limit } = governing
   return {
-    kind: 'limit', limitDbm, slope: !rests && strictest.demand.kind === 'relative' ? 1 : 0,
-    clause: clause.clause, rulebook, recalled: clause.recalled, confidence: clause.confidence,
-    reason: reasonFor(clause, carrier, { asked, strictest, restDbm, rests }), demands,
+    kind: 'limit', limitDbm: limit.limitDbm, slope: limit.slope, clause: clause.clause, rulebook: headOf(rulebook), recalled: clause.recalled, confidence: clause.confidence,
+    demands: usable.flatMap(one => one.limit.demands.map(demand => ({ ...demand, words: one === governing ? demand.words : `${one.clause.clause}: ${demand.words}`, governs: demand.governs && one === governing }))),
+    reason: reasonFor(clause, carrier, limit, usable.filter(one => one !== governing)),
+    referenceBandwidthHz: referenceFor(clause, carrier, emission),
   }
 }
 
-function demandDbm(demand: Demand, carrierDbm: number): number {
-  return demand.kind === 'absolute' ? dbmFromWatts(demand.powerW) : carrierDbm - demand.attenuationDb
+function referenceFor({ referenceBandwidth, limit }: LimitClause, carrier: CarrierFacts, emission: EmissionFacts): number | null {
+  const at = limit.kind === 'mask' ? Math.abs(emission.frequencyHz - carrier.frequencyHz) : emission.frequencyHz
+  return referenceBandwidth?.find(({ fromHz, toHz }) => at >= fromHz && at < toHz)?.bandwidthHz ?? null
 }
 
-function demandWords(demand: Demand): string {
-  return demand.kind === 'absolute' ? `at most ${printWatts(demand.powerW, 2)}` : `at least ${printDb(demand.attenuationDb, 0)} down`
-}
-
-interface Working {
-  asked: { demand: Demand; limitDbm: number }[]
-  strictest: { demand: Demand; limitDbm: number }
-  restDbm: number | null
-  rests: boolean
-}
-
-function reasonFor(clause: LimitClause, carrier: CarrierFacts, working: Working): string {
-  const { asked, strictest, restDbm, rests } = working
-  const opening = `${printWatts(carrier.powerW)} on ${printMhz(carrier.frequencyHz)} (clause for ${printFrequencyShort(clause.carrier.fromHz)} to ${printFrequencyShort(clause.carrier.toHz)}${powerRange(clause)}).`
-  const each = asked.map(({ demand, limitDbm }) => `${demandWords(demand)} is ${printDbm(limitDbm, 2)}`).join('; ')
-  const sentences = [opening, `${each.charAt(0).toUpperCase()}${each.slice(1)}.`]
-  if (asked.length > 1) sentences.push(`Both apply, so the stricter holds: ${printDbm(strictest.limitDbm, 2)}.`)
-  if (restDbm !== null && clause.needNotBeBelowW !== null)
-    sentences.push(rests
-      ? `But nothing need be brought below ${printWatts(clause.needNotBeBelowW, 2)}, so the limit is ${printDbm(restDbm, 2)}.`
-      : `Nothing is asked below ${printWatts(clause.needNotBeBelowW, 2)} (${printDbm(restDbm, 0)}).`)
+function reasonFor(clause: LimitClause, carrier: CarrierFacts, limit: WorkedLimit, others: { clause: LimitClause; limit: WorkedLimit }[]): string {
+  const rest = limit.demands.find(({ words }) => words.startsWith('nothing asked below'))
+  const asked = limit.demands.filter(demand => demand !== rest)
+  const loosens = clause.limit.kind === 'loosest' || hasLoosest(clause.limit)
+  const sentences = [
+    `${printWatts(carrier.powerW)} on ${printMhz(carrier.frequencyHz)}${conditionWords(clause)}.`,
+    capital(`${asked.map(({ words, limitDbm }) => `${words} is ${printDbm(limitDbm, 2)}`).join('; ')}.`),
+  ]
+  const governing = asked.find(({ governs }) => governs) ?? asked.reduce((a, b) => ((loosens ? b.limitDbm > a.limitDbm : b.limitDbm < a.limitDbm) ? b : a))
+  if (asked.length > 1) sentences.push(loosens ? `Whichever asks less holds: ${printDbm(governing.limitDbm, 2)}.` : `Both apply, so the stricter holds: ${printDbm(governing.limitDbm, 2)}.`)
+  if (rest) sentences.push(rest.governs ? `But ${rest.words.replace('asked', 'need be brought')}, so the limit is ${printDbm(rest.limitDbm, 2)}.` : `${capital(rest.words.replace('nothing asked', 'nothing is asked'))} (${printDbm(rest.limitDbm, 0)}).`)
+  for (const other of others) sentences.push(`${other.clause.clause} would ask for ${printDbm(other.limit.limitDbm, 2)} only.`)
+  if (clause.basis === 'erp') sentences.push(`The rule counts radiated power (ERP); with the antenna’s ${printSigned(carrier.antennaGainDbd ?? 0)} dB over a dipole that is ${printDbm(limit.limitDbm, 2)} at the socket.`)
+  if (clause.note) sentences.push(filled(clause.note, carrier, printDbm(limit.limitDbm, 2)))
   return sentences.join(' ')
 }
 
-function powerRange(clause: LimitClause): string {
-  if (Number.isFinite(clause.power.upToW)) return `, up to ${printWatts(clause.power.upToW, 2)}`
-  return clause.power.aboveW > 0 ? `, above ${printWatts(clause.power.aboveW, 2)}` : ''
+function hasLoosest(limit: LimitClause['limit']): boolean {
+  if (!isPowerLimit(limit)) return false
+  if (limit.kind === 'loosest') return true
+  if (limit.kind === 'not-below') return hasLoosest(limit.limit)
+  if (limit.kind === 'mask') return limit.steps.some(step => hasLoosest(step.limit))
+  return limit.kind === 'by-emission' && limit.segments.some(segment => hasLoosest(segment.limit))
+}
+
+function conditionWords({ when }: LimitClause): string {
+  const words = [
+    ...(when.carrierHz ? [when.carrierHz.slice(0, 2).map(([from, to]) => `${printFrequencyShort(from)} to ${printFrequencyShort(Math.round(to))}`).join(', ')] : []),
+    ...(when.powerW ? [when.powerW[1] === null ? `above ${printWatts(when.powerW[0], 2)}` : `up to ${printWatts(when.powerW[1], 2)}`] : []),
+    ...(when.modes ? [when.modes.join('/')] : []),
+    ...(when.channelSpacingHz ? [`channels of ${when.channelSpacingHz.map(printFrequencyShort).join(' or ')}`] : []),
+  ]
+  return words.length > 0 ? ` (clause for ${words.join(', ')})` : ''
+}
+
+function filled(note: string, carrier: CarrierFacts, limit: string): string {
+  return note.replaceAll('{power}', printWatts(carrier.powerW)).replaceAll('{carrier}', printMhz(carrier.frequencyHz)).replaceAll('{limit}', limit)
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}
+
+/** What a rulebook answers with of itself. */
+export function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
+  return { id, title, edition, standing, owner }
+}
+
+function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {
+  if (rulebook.bands.length === 0 || rulebook.bands.some(band => carrier.frequencyHz >= band.fromHz && carrier.frequencyHz <= band.toHz)) return null
+  return { kind: 'no-figure', clause: rulebook.title, rulebook: headOf(rulebook), reason: `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.` }
+}
+
+function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quantity): NoFigureFound {
+  const silent = rulebook.noFigure.find(entry => entry.about === about && carrier.frequencyHz >= entry.carrierHz[0] && carrier.frequencyHz <= entry.carrierHz[1])
+  const vague = rulebook.clauses.find(clause => clause.about === about && clause.confidence === 'L')
+  return {
+    kind: 'no-figure', clause: silent?.clause ?? vague?.clause ?? rulebook.title, rulebook: headOf(rulebook),
+    reason: silent?.words ?? (vague ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). Put the current text into a rulebook of your own.` : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
+  }
+}
+
+const ASKS: Record<MissingFact, string> = {
+  'antenna-gain': 'the gain of the antenna (its rule counts radiated power, which cannot be judged from the socket alone)',
+  'channel-spacing': 'the channel spacing',
+  'mode': 'the mode (FM, AM or SSB)',
+}
+
+function cannotJudge(rulebook: Rulebook, clause: LimitClause, asks: MissingFact[]): CannotJudge {
+  return { kind: 'cannot-judge', asks, clause: clause.clause, rulebook: headOf(rulebook), reason: `${clause.clause} cannot be applied before the card says ${asks.map(ask => ASKS[ask]).join(' and ')}.` }
 }

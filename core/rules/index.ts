@@ -1,6 +1,15 @@
-export type { CarrierFacts, Confidence, Demand, DemandAnswer, LimitAnswer, LimitClause, LimitFound, NoFigureClause, NoFigureFound, Rulebook, ServiceBand } from './types'
-export { evaluateLimit } from './evaluateLimit'
-export { rulebooks, yardsticks, rulebookById } from './rulebooks'
-export { usAmateur } from './usAmateur.table'
-export { goodPractice } from './goodPractice.table'
-export { clauseWords, type ClauseLine } from './clauseWords'
+export type {
+  CannotJudge, CarrierFacts, Conditions, Confidence, DemandAnswer, EmissionFacts, Limit, LimitAnswer, LimitClause, LimitFound, MissingFact, Mode, NoFigureClause, NoFigureFound, PowerLimit,
+  Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarFound, ScalarLimit, ScalarUnit, ServiceBand, Standing,
+} from './types'
+export { QUANTITIES, SCALAR_UNITS } from './types'
+export { evaluateLimit, evaluateScalar, headOf, isPowerLimit, scalarWords, type PowerQuantity } from './evaluateLimit'
+export { evaluateSeveral, type SeveralAnswers } from './severalRulebooks'
+export { powerLimitDbm, powerLimitWords, type WorkedLimit } from './powerLimitDbm'
+export { bookFiles, rulebooks, yardsticks, rulebookById } from './shipped'
+export { asksInWords, clauseWords, quantityWords, type ClauseLine } from './clauseWords'
+export { limitCurve, type LimitCurve, type LimitCurvePoint } from './limitCurve'
+export { rulebookSchema } from './rulebookSchema'
+export { copyRulebook } from './copyRulebook'
+export { MAX_RULEBOOK_LENGTH, readRulebookFile, RULEBOOK_FORMAT, RULEBOOK_FORMAT_VERSION, validateRulebook, writeRulebookFile } from './rulebookFile'
+export { bandwidthConversionDb, bandwidthNote } from './referenceBandwidth'

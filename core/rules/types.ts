@@ -1,32 +1,94 @@
 /** How sure we are of a figure: H sure, M likely, L vague. L never gives a verdict. */
 export type Confidence = 'H' | 'M' | 'L'
 
-/** One demand a clause makes on an unwanted emission. */
-export type Demand =
+/** What a clause speaks of. */
+export const QUANTITIES = [
+  'unwanted', 'adjacent-power', 'carrier-power', 'power-tolerance', 'frequency-error', 'deviation', 'occupied-bandwidth',
+  'sensitivity', 'co-channel', 'adjacent-selectivity', 'spurious-response', 'intermodulation', 'blocking', 'hysteresis', 'time-out',
+] as const
+export type Quantity = (typeof QUANTITIES)[number]
+
+/** Emission modes a clause may be limited to. */
+export type Mode = 'FM' | 'AM' | 'SSB'
+
+/** A limit on power: worked out to dBm at the socket for a carrier and an emission. */
+export type PowerLimit =
+  /** At most so many watts. */
   | { kind: 'absolute'; powerW: number }
+  /** So many dB below the mean power of the carrier. */
   | { kind: 'relative'; attenuationDb: number }
+  /** Attenuation of offset + 10·log10(P/1 W) dB: a level that does not move with the carrier. */
+  | { kind: 'offset-plus-log-power'; offsetDb: number }
+  /** All of them apply (“and”): the strictest holds. */
+  | { kind: 'strictest'; of: PowerLimit[] }
+  /** Whichever is less stringent, the lesser attenuation. */
+  | { kind: 'loosest'; of: PowerLimit[] }
+  /** “Need not be reduced below”: the limit never falls under this power. */
+  | { kind: 'not-below'; powerW: number; limit: PowerLimit }
+  /** By the frequency of the emission. */
+  | { kind: 'by-emission'; segments: { fromHz: number; toHz: number; limit: PowerLimit }[] }
+  /** By the distance from the carrier, in Hz or in percent of the authorised bandwidth. */
+  | { kind: 'mask'; unit: 'Hz' | 'percent'; steps: { from: number; to: number; limit: PowerLimit }[] }
+  /** Attenuation that grows with the distance f from the carrier in kHz: `linear` a·(f − b), `log` a·log10(f/b), `log-square` a·log10(f²/b), dB. */
+  | { kind: 'slope'; law: 'linear' | 'log' | 'log-square'; a: number; b: number }
+
+/** Units of the figures that are no power limit. */
+export const SCALAR_UNITS = ['W', 'Hz', 'kHz', 'ppm', 'dB', 'dBm', 's'] as const
+export type ScalarUnit = (typeof SCALAR_UNITS)[number]
+
+/** A single figure. `within`: between `value` and `to`. */
+export interface ScalarLimit {
+  kind: 'at-most' | 'at-least' | 'within'
+  value: number
+  /** Upper end of `within`. */
+  to?: number
+  unit: ScalarUnit
+}
+
+export type Limit = PowerLimit | ScalarLimit
+
+/** When a clause applies. What is left out does not matter. */
+export interface Conditions {
+  /** Ranges of the fundamental, Hz, both ends included. */
+  carrierHz?: [from: number, to: number][]
+  /** Channels by their frequency, Hz, within 1 kHz. */
+  channelsHz?: number[]
+  /** Mean power of the fundamental: above the first, up to and with the second, W. null: without end. */
+  powerW?: [above: number, upTo: number | null]
+  modes?: Mode[]
+  channelSpacingHz?: number[]
+  kinds?: ('handheld' | 'mobile')[]
+  /** `standby` speaks of a set that does not transmit. */
+  state?: 'operating' | 'standby'
+  /** Only whole multiples of the carrier. */
+  harmonicsOnly?: boolean
+}
 
 /** A clause with its conditions and what it asks. */
 export interface LimitClause {
   id: string
   clause: string
-  /** recalled values say so beside every verdict. */
-  recalled: boolean
+  about: Quantity
   confidence: Confidence
-  /** Frequency of the fundamental, from inclusive; `toHz` inclusive as well. */
-  carrier: { fromHz: number; toHz: number }
-  /** Mean power of the fundamental: above `aboveW`, up to and with `upToW`. */
-  power: { aboveW: number; upToW: number }
-  /** All of them apply at once (“and”): the strictest holds. */
-  demands: Demand[]
-  /** “need not be reduced below”: the limit never falls under this power. */
-  needNotBeBelowW: number | null
+  /** Recalled values say so beside every verdict. */
+  recalled: boolean
+  when: Conditions
+  limit: Limit
+  /** What the power is counted at: the socket, or radiated from a half-wave dipole’s (ERP) view. */
+  basis: 'conducted' | 'erp'
+  /** Authorised bandwidth a mask in percent refers to, Hz. */
+  bandwidthHz?: number
+  /** Bandwidths an emission is to be measured in, by its frequency; for masks by its distance from the carrier. */
+  referenceBandwidth?: { fromHz: number; toHz: number; bandwidthHz: number }[]
+  /** Anything a reader must know; `{power}`, `{carrier}` and `{limit}` are filled in. */
+  note: string
 }
 
 /** Where a rulebook says in words that there is no figure. */
 export interface NoFigureClause {
   clause: string
-  carrier: { fromHz: number; toHz: number }
+  about: Quantity
+  carrierHz: [from: number, to: number]
   /** Sentence for the person at the bench. */
   words: string
 }
@@ -37,55 +99,111 @@ export interface ServiceBand {
   toHz: number
 }
 
+/** `law` and `standard` give verdicts; a `yardstick` is the reviewer's own and always labelled so. */
+export type Standing = 'law' | 'standard' | 'yardstick'
+
 /** A rulebook: data, with one evaluator for all of them. */
 export interface Rulebook {
   id: string
   title: string
   jurisdiction: string
   edition: string
-  /** `law` gives a verdict against law; `yardstick` is the reviewer's own and always labelled so. */
-  standing: 'law' | 'yardstick'
+  standing: Standing
+  /** Shipped with the product, or the reviewer’s. */
+  owner: 'shipped' | 'reviewer'
+  /** Id of the rulebook this one was copied from; null for none. */
+  basedOn: string | null
+  note: string
   /** Bands of the service; a carrier outside them is not this rulebook's business. Empty: any. */
   bands: ServiceBand[]
-  limits: LimitClause[]
+  clauses: LimitClause[]
   noFigure: NoFigureClause[]
 }
 
-/** The fundamental a limit is asked for. */
+/** The fundamental a limit is asked for, and what else is known of the set. */
 export interface CarrierFacts {
   frequencyHz: number
   /** Mean power, W. */
   powerW: number
+  mode?: Mode
+  channelSpacingHz?: number | null
+  kind?: 'handheld' | 'mobile'
+  /** Gain of antenna less feed loss over a half-wave dipole, dB; null: not known. */
+  antennaGainDbd?: number | null
 }
 
-/** What each demand of the governing clause would have asked, dBm. */
+/** The emission that is judged; a second harmonic by default. */
+export interface EmissionFacts {
+  frequencyHz: number
+  /** n of n·f; null for any other emission. */
+  harmonic: number | null
+  state?: 'operating' | 'standby'
+}
+
+/** What one demand would have asked, dBm. */
 export interface DemandAnswer {
   words: string
   limitDbm: number
   governs: boolean
 }
 
+export interface RulebookHead {
+  id: string
+  title: string
+  edition: string
+  standing: Standing
+  owner: Rulebook['owner']
+}
+
 /** A limit with its reason. */
 export interface LimitFound {
   kind: 'limit'
+  /** At the socket, dBm. */
   limitDbm: number
   /** d(limit)/d(carrier power), dB per dB: 1 where the limit follows the carrier, 0 where it stands still. */
   slope: number
   clause: string
-  rulebook: { id: string; title: string; edition: string; standing: Rulebook['standing'] }
+  rulebook: RulebookHead
   recalled: boolean
   confidence: Confidence
   /** The reason in sentences, figures filled in. */
   reason: string
   demands: DemandAnswer[]
+  /** Bandwidth the emission is to be measured in, Hz; null where the clause names none. */
+  referenceBandwidthHz: number | null
 }
 
 /** There is no figure, and why. */
 export interface NoFigureFound {
   kind: 'no-figure'
   clause: string
-  rulebook: LimitFound['rulebook']
+  rulebook: RulebookHead
   reason: string
 }
 
-export type LimitAnswer = LimitFound | NoFigureFound
+/** What would have to be known first. */
+export type MissingFact = 'antenna-gain' | 'channel-spacing' | 'mode'
+
+/** There is a figure, and it cannot be applied to what is known. */
+export interface CannotJudge {
+  kind: 'cannot-judge'
+  asks: MissingFact[]
+  clause: string
+  rulebook: RulebookHead
+  reason: string
+}
+
+export type LimitAnswer = LimitFound | NoFigureFound | CannotJudge
+
+/** A figure that is no power limit, with its reason. */
+export interface ScalarFound {
+  kind: 'scalar'
+  limit: ScalarLimit
+  clause: string
+  rulebook: RulebookHead
+  recalled: boolean
+  confidence: Confidence
+  reason: string
+}
+
+export type ScalarAnswer = ScalarFound | NoFigureFound | CannotJudge

@@ -3,6 +3,7 @@ import type { BenchCheck } from '../chain'
 import type { Verdict } from '../decision'
 import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
 import type { LimitAnswer } from '../rules'
+import type { Budget } from '../uncertainty'
 import type { CorrectedReading } from './correctReading'
 import type { StationContext } from './stationContext'
 
@@ -46,6 +47,13 @@ export interface Question {
   words: string
 }
 
+/** One rulebook's limit and the verdict against it. */
+export interface JudgedBy {
+  limit: LimitAnswer
+  verdict: Verdict
+  words: string
+}
+
 /** What one slot came to. */
 export interface SlotResult {
   slot: Slot
@@ -56,8 +64,12 @@ export interface SlotResult {
   verdict: Verdict
   /** The verdict in words, as the station says it. */
   words: string
+  /** What each rulebook says, where something was judged against rulebooks; `limit` and `verdict` are those of the one that governs. */
+  each: JudgedBy[]
   /** Beside “no figure in law”, when the reviewer's yardstick is on. */
-  yardstick: { limit: LimitAnswer; verdict: Verdict; words: string } | null
+  yardstick: JudgedBy | null
+  /** Budget of the margin where the limit follows the carrier (dBc); null where it is the reading's own. */
+  ratio: Budget | null
   notes: string[]
   /** Why there is no reading: still open, or out of reach of the chain; null when there is one. */
   missing: 'open' | 'out-of-reach' | null
@@ -83,6 +95,8 @@ export interface StationAnswer {
   /** Second line: which member governs, what was left out. */
   detail: string
   governs: { step: Step; slotId: string } | null
+  /** What each rulebook says, where there are several. */
+  each: { title: string; verdict: Verdict; words: string }[]
   results: StepResult[]
 }
 

@@ -1,7 +1,7 @@
-import { accuracyInWords, chainContributions, chainLossAt, instrumentContributions, reachAt } from '../chain'
+import { accuracyInWords, type Chain, chainContributions, chainLossAt, type Instrument, instrumentContributions, reachAt } from '../chain'
 import { printDb, printDbm, printSigned } from '../quantity'
 import type { Reading } from '../review'
-import { type Budget, budget, contribution, type Contribution, floorEffect, steppedTraceLossDb } from '../uncertainty'
+import { BETWEEN_POINTS_MEAN, type Budget, budget, contribution, type Contribution, CORRECT_BELOW_DB, floorEffect, repeatsContribution, steppedTraceLossDb } from '../uncertainty'
 import type { StationContext } from './stationContext'
 
 /** A reading taken back to the radio's socket. */
@@ -30,41 +30,69 @@ export function correctReading(reading: Reading, context: StationContext): Corre
 }
 
 function correct(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
-  const chain = context.chain(reading.chainId)
+  const chain = context.chainOf(reading)
   if (!chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)
   if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-  const reach = reachAt(chain, instrument, reading.frequencyHz)
-  if (!reach.covered) return { why: reach.why }
-  const loss = chainLossAt(chain, instrument, reading.frequencyHz)
-  if (!loss.known) return { why: loss.why }
+  const path = context.once(`path:${chain.id}:${pinWords(reading)}:${reading.frequencyHz}`, () => pathAt(chain, instrument, reading.frequencyHz))
+  if ('why' in path) return path
 
   const notes: string[] = []
   const displayed = reading.levelDbm - chain.offsetOnInstrumentDb
   if (chain.offsetOnInstrumentDb !== 0) notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
-  const contributions: Contribution[] = [
-    ...instrumentContributions(instrument, { atInstrumentDbm: displayed, resolutionDb: reading.resolutionDb }),
-    ...chainContributions(chain, instrument, reading.frequencyHz),
-  ]
-  let atInstrumentDbm = displayed
-  let isUpperBound = reading.isUpperBound
-  if (instrument.kind === 'spectrum-analyser' && !isUpperBound) {
-    const floorDbm = Math.max(instrument.floorDbm, reading.traceFloorDbm === null ? -Infinity : reading.traceFloorDbm - chain.offsetOnInstrumentDb)
-    const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
-    atInstrumentDbm -= floor.correctionDb
-    isUpperBound = floor.isUpperBound
-    if (floor.isUpperBound) notes.push(`Within 3 dB of the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`)
-    else if (floor.correctionDb > 0) notes.push(`Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`)
-    if (floor.remainderDb > 0)
-      contributions.push(contribution({ id: 'floor', group: 'floor', label: 'Noise floor', distribution: 'rectangular', halfWidthDb: floor.remainderDb }))
+  const contributions: Contribution[] = [...instrumentContributions(instrument, { atInstrumentDbm: displayed, resolutionDb: reading.resolutionDb }), ...path.contributions]
+  if (reading.repeatsDbm.length > 1) {
+    notes.push(`Mean of ${reading.repeatsDbm.length} readings.`)
+    const scatter = repeatsContribution(reading.repeatsDbm)
+    if (scatter) contributions.push(scatter)
   }
+  const floor = withoutNoise(reading, { chain, instrument, displayed }, notes)
+  if (floor.contribution) contributions.push(floor.contribution)
+  let atInstrumentDbm = displayed - floor.correctionDb
   if (reading.doubt?.kind === 'stepped-trace') {
     const halfWidthDb = steppedTraceLossDb(reading.doubt.stepHz, reading.doubt.resolutionBandwidthHz)
-    contributions.push(contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'rectangular', halfWidthDb }))
+    atInstrumentDbm += halfWidthDb * BETWEEN_POINTS_MEAN
+    if (halfWidthDb > 0.05) notes.push(`A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`)
+    contributions.push(contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'between-points', halfWidthDb }))
   }
   if (instrument.assumed) notes.push(`The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`)
-  return { levelDbm: atInstrumentDbm + loss.lossDb, atInstrumentDbm, lossDb: loss.lossDb, budget: budget(contributions), isUpperBound, notes }
+  return { levelDbm: atInstrumentDbm + path.lossDb, atInstrumentDbm, lossDb: path.lossDb, budget: budget(contributions, context.distributions), isUpperBound: floor.isUpperBound, notes }
 }
+
+interface Path { lossDb: number; contributions: Contribution[] }
+
+/** What the way from the socket to the instrument does at a frequency; the same for every reading through it. */
+function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path | NotCorrected {
+  const reach = reachAt(chain, instrument, frequencyHz)
+  if (!reach.covered) return { why: reach.why }
+  const loss = chainLossAt(chain, instrument, frequencyHz)
+  return loss.known ? { lossDb: loss.lossDb, contributions: chainContributions(chain, instrument, frequencyHz) } : { why: loss.why }
+}
+
+function pinWords(reading: Reading): string {
+  return Object.entries(reading.calibrationIds).map(pair => pair.join('=')).join(';')
+}
+
+interface WithoutNoise { correctionDb: number; isUpperBound: boolean; contribution: Contribution | null }
+
+/** Takes the analyser's noise off a reading, or calls it an upper bound. */
+function withoutNoise(reading: Reading, at: { chain: Chain; instrument: Instrument; displayed: number }, notes: string[]): WithoutNoise {
+  const { chain, instrument, displayed } = at
+  if (instrument.kind !== 'spectrum-analyser' || reading.isUpperBound) return { correctionDb: 0, isUpperBound: reading.isUpperBound, contribution: null }
+  const floorDbm = Math.max(instrument.floorDbm, reading.traceFloorDbm === null ? -Infinity : reading.traceFloorDbm - chain.offsetOnInstrumentDb)
+  const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
+  if (floor.isUpperBound) notes.push(`Within 3 dB of the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`)
+  else if (floor.aboveFloorDb < CORRECT_BELOW_DB) notes.push(`Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`)
+  return {
+    correctionDb: floor.correctionDb, isUpperBound: floor.isUpperBound,
+    contribution: floor.remainderDb >= SMALLEST_NOISE_DB
+      ? contribution({ id: 'floor', group: 'floor', label: 'Noise floor', distribution: 'noise-removed', halfWidthDb: floor.remainderDb, parameter: floor.aboveFloorDb })
+      : null,
+  }
+}
+
+/** Noise that matters less than this, ± dB, is left out of the budget. */
+const SMALLEST_NOISE_DB = 0.003
 
 /** True for a reading that could be corrected. */
 export function isCorrected(answer: CorrectedReading | NotCorrected): answer is CorrectedReading {

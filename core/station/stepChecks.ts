@@ -1,5 +1,6 @@
-import { type BenchCheck, benchChecks } from '../chain'
-import { evaluateLimit } from '../rules'
+import { type BenchCheck, benchChecks, type BenchCheckInput } from '../chain'
+import { evaluateLimit, evaluateSeveral } from '../rules'
+import { carrierFacts } from './carrierFacts'
 import type { Step } from './contract'
 import type { StationContext } from './stationContext'
 import { powerToExpect } from './stepBasics'
@@ -12,14 +13,21 @@ export function stepChecks(step: Step, context: StationContext, highestHarmonic:
   const expected = powerToExpect(step.set, step.claim)
   return benchChecks({
     chain, instrument: context.instrument(chain.instrumentId), carrierHz: step.channel.frequencyHz,
-    ...expected, harmonicLimitDbm: strictestLimitDbm(context, step.channel.frequencyHz, expected.powerW), highestHarmonic,
+    ...expected, harmonicLimitDbm: strictestLimitDbm(context, step, expected.powerW), highestHarmonic, ...checkConditions(context),
   })
 }
 
-/** The limit on harmonics to draw down a chain: law's, or the yardstick's where law has none. */
-export function strictestLimitDbm(context: StationContext, frequencyHz: number, powerW: number): number | null {
-  const law = evaluateLimit(context.rulebook, { frequencyHz, powerW })
-  if (law.kind === 'limit') return law.limitDbm
-  const own = context.yardstick && evaluateLimit(context.yardstick, { frequencyHz, powerW })
+/** What the checks of a chain must know of the review: temperature and duty. */
+export function checkConditions(context: StationContext): Pick<BenchCheckInput, 'conditions'> {
+  const { ambientC, duty } = context.review.settings
+  return { conditions: { ambientC, duty } }
+}
+
+/** The limit on harmonics to draw down a chain: the strictest of the rulebooks', or the yardstick's where they have none. */
+export function strictestLimitDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number): number | null {
+  const facts = carrierFacts(step, powerW)
+  const { strictest } = evaluateSeveral(context.rulebooksOf(step.band), facts)
+  if (strictest.kind === 'limit') return strictest.limitDbm
+  const own = context.yardstick && evaluateLimit(context.yardstick, facts)
   return own?.kind === 'limit' ? own.limitDbm : null
 }

@@ -4,7 +4,7 @@ import type { Budget } from './budget'
 export interface BudgetLine {
   id: string
   label: string
-  /** 95 % half-width this line alone would give, dB. */
+  /** Its weight in the range, dB: its standard uncertainty, widened as the whole is. */
   rangeDb: number
   /** Share of the variance, 0 to 1. */
   share: number
@@ -18,6 +18,7 @@ const SMALLEST_SHARE = 0.0005
  * Lines under 0.05 % of the variance are left to the sum.
  */
 export function budgetLines(budget: Budget): BudgetLine[] {
+  const widen = budget.standardUncertaintyDb > 0 ? budget.rangeDb / budget.standardUncertaintyDb : 0
   const variance = budget.standardUncertaintyDb ** 2
   const lines = new Map<string, { label: string; square: number; assumed: boolean }>()
   for (const part of budget.contributions) {
@@ -29,7 +30,7 @@ export function budgetLines(budget: Budget): BudgetLine[] {
   }
   return [...lines.entries()]
     .map(([id, { label, square, assumed }]) => ({
-      id, label, assumed, rangeDb: budget.coverageFactor * Math.sqrt(square), share: variance > 0 ? square / variance : 0,
+      id, label, assumed, rangeDb: widen * Math.sqrt(square), share: variance > 0 ? square / variance : 0,
     }))
     .filter(line => line.share >= SMALLEST_SHARE)
     .sort((a, b) => b.share - a.share)

@@ -1,3 +1,4 @@
+export { BETWEEN_POINTS_MEAN } from './shapes'
 export { contribution, type Contribution, type ContributionGroup, type ContributionInput, type Distribution } from './contribution'
 export { budget, type Budget } from './budget'
 export { budgetLines, type BudgetLine } from './budgetLines'

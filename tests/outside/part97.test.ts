@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { dbmFromWatts } from '#core/quantity'
-import { evaluateLimit, goodPractice, usAmateur } from '#core/rules'
+import { evaluateLimit, rulebookById } from '#core/rules'
+
+const usAmateur = rulebookById('us-amateur')
+const goodPractice = rulebookById('good-practice')
 
 // 47 CFR 97.307(d) and (e), from memory: 30 to 225 MHz by the fundamental; up to 25 W at most 25 µW and at least 40 dB down,
 // but nothing need be brought below 10 µW; above 25 W at least 60 dB down. Expected values worked out by hand.

@@ -15,7 +15,7 @@ export function meter(change: Partial<PowerMeter> = {}): PowerMeter {
 }
 
 export function pad(lossDb: number, change: Partial<Part> = {}): Part {
-  return { ...newPart(`pad${lossDb}`, 'pad'), name: `${lossDb} dB pad`, vswr: 1, ratingW: 50, loss: { kind: 'figure', lossDb }, lossUncertainty: { halfWidthDb: 0, distribution: 'rectangular', assumed: false }, ...change }
+  return { ...newPart(`pad${lossDb}`, 'pad'), name: `${lossDb} dB pad`, vswr: 1, ratingW: 50, loss: { kind: 'figure', lossDb }, lossUncertainty: { halfWidthDb: 0, distribution: 'rectangular', assumed: false, shareOfLoss: 0, flatnessDb: null }, ...change }
 }
 
 export function chainOf(parts: Part[], change: Partial<Chain> = {}): Chain {
@@ -58,7 +58,7 @@ export function reading(text: string, place: { stationId?: string; slot: string;
   count += 1
   return {
     id: `r${count}`, setId: 'set', stationId: place.stationId ?? place.stepId.split(':')[0]!, text, value: read.value, unit: read.unit, levelDbm: read.levelDbm,
-    resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound, traceFloorDbm: null, doubt: null, instrumentId: 'an', chainId: 'ch', chainRevision: 1, supply: 'battery full',
+    resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound, traceFloorDbm: null, doubt: null, instrumentId: 'an', chainId: 'ch', chainRevision: 1, calibrationIds: {}, repeatsDbm: [], supply: 'battery full',
     at: AT, source: { kind: 'typed' }, supersedes: null, ...place,
   }
 }

@@ -25,12 +25,12 @@ export function answerCarrierPower(question: StationQuestion, set: RadioSet, con
     .filter(step => step.level.name.toLowerCase() === levelName)
     .map(step => evaluateCarrierPower(step, context))
   if (results.length === 0)
-    return { verdict: verdictWithout('not-covered', 'This set has no such level.'), words: 'No such level', detail: '', governs: null, results }
+    return { verdict: verdictWithout('not-covered', 'This set has no such level.'), words: 'No such level', detail: '', governs: null, each: [], results }
   const claimed = results.filter(result => result.step.claim.kind === 'watts')
   const worst = worstVerdict((claimed.length > 0 ? claimed : results).map(result => ({ member: result, verdict: result.verdict })))!
   const open = results.filter(result => result.progress.read === 0).length
   return {
-    verdict: worst.verdict, words: worst.governs.words, results,
+    verdict: worst.verdict, words: worst.governs.words, each: [], results,
     governs: { step: worst.governs.step, slotId: 'carrier' },
     detail: detailFor(worst.governs, open, results.length),
   }

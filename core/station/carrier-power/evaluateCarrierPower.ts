@@ -5,6 +5,7 @@ import type { Question, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
+import { judgeLawfulPower } from './judgeLawfulPower'
 
 /** A carrier this far below its claim, or this far above, raises a question (common practice, no source). */
 const ABSURD_BELOW_DB = 6
@@ -21,8 +22,9 @@ function evaluate(step: Step, context: StationContext): StepResult {
   const answer = reading && correctReading(reading, context)
   const corrected = answer && isCorrected(answer) ? answer : null
   const judged = judge(step, context, reading, corrected, answer && !isCorrected(answer) ? answer.why : null)
+  const lawful = corrected ? judgeLawfulPower(step, corrected, context) : []
   const covered = stepReach(step, slot, context).covered
-  const result: SlotResult = { slot, reading, corrected, limit: null, yardstick: null, ...judged, missing: reading ? null : covered ? 'open' : 'out-of-reach' }
+  const result: SlotResult = { slot, reading, corrected, limit: lawful.at(0)?.limit ?? null, each: lawful, yardstick: null, ratio: null, ...judged, missing: reading ? null : covered ? 'open' : 'out-of-reach' }
   return {
     step, slots: [result], verdict: result.verdict, words: result.words, governs: reading ? result : null,
     questions: reading && corrected ? askAbout(step, slot.id, reading, corrected, context) : [],
@@ -44,8 +46,7 @@ function judge(step: Step, context: StationContext, reading: Reading | null, cor
   const tolerance = context.review.settings.claimToleranceDb
   const verdict = decide({
     valueDb: corrected.levelDbm, limitDb: claimedDbm - tolerance, direction: 'lower',
-    standardUncertaintyDb: corrected.budget.standardUncertaintyDb, degreesOfFreedom: corrected.budget.effectiveDegreesOfFreedom,
-    coverageFactor: corrected.budget.coverageFactor, isUpperBound: corrected.isUpperBound, rule: context.review.settings.decisionRule,
+    errors: context.distributions.of(corrected.budget.contributions), isUpperBound: corrected.isUpperBound, rule: context.review.settings.decisionRule,
   })
   const differenceDb = corrected.levelDbm - claimedDbm
   const notes = [

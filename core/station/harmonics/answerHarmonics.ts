@@ -20,7 +20,7 @@ export function harmonicsQuestions(sets: readonly RadioSet[], context: StationCo
     const row = (yardstick: boolean): StationQuestion => ({
       id: `clean:${bandKey(band.name)}${yardstick ? ':own' : ''}`, stationId: HARMONICS_ID, against: 'limits', bandName: band.name, yardstick,
       question: `Is it clean on ${band.name}?`,
-      detail: yardstick ? `${context.yardstick?.title ?? ''}: the reviewer’s yardstick` : `harmonics into 50 Ω, ${context.rulebook.title}`,
+      detail: yardstick ? `${context.yardstick?.title ?? ''}: the reviewer’s yardstick` : `harmonics into 50 Ω, ${rulebookTitles(band.name, sets, context)}`,
     })
     const silent = context.yardstick !== null && sets.some(set => resultsFor(band.name, set, context).some(result => result.slots.some(slot => slot.yardstick)))
     return silent ? [row(false), row(true)] : [row(false)]
@@ -33,18 +33,35 @@ export function answerHarmonics(question: StationQuestion, set: RadioSet, contex
   if (results.length === 0) {
     const hasBand = set.bands.some(band => bandKey(band.name) === bandKey(question.bandName ?? ''))
     const why = hasBand ? 'No channel of this band is chosen for harmonics.' : 'This set does not have the band.'
-    return { verdict: verdictWithout('not-covered', why), words: hasBand ? 'Not covered' : 'Not on this set', detail: hasBand ? 'no channel chosen' : '', governs: null, results }
+    return { verdict: verdictWithout('not-covered', why), words: hasBand ? 'Not covered' : 'Not on this set', detail: hasBand ? 'no channel chosen' : '', governs: null, each: [], results }
   }
   const members = results.flatMap(result => result.slots.filter(slot => slot.slot.id !== 'x1').map(slot => member(result.step, slot, question.yardstick)))
   const measured = members.filter(({ member: { slot } }) => slot.reading !== null)
   if (measured.length === 0)
-    return { verdict: verdictWithout('not-covered', 'Not measured yet.'), words: 'Not measured', detail: `${members.length} to measure`, governs: null, results }
+    return { verdict: verdictWithout('not-covered', 'Not measured yet.'), words: 'Not measured', detail: `${members.length} to measure`, governs: null, each: [], results }
   if (!question.yardstick && measured.every(({ verdict }) => verdict.state === 'no-figure')) {
     const governs = measured[0]!.member
-    return { verdict: measured[0]!.verdict, words: 'No figure in law', detail: governs.slot.limit?.clause ?? '', governs: place(governs), results }
+    return { verdict: measured[0]!.verdict, words: 'No figure in law', detail: governs.slot.limit?.clause ?? '', governs: place(governs), each: [], results }
   }
   const worst = worstVerdict(members)!
-  return { verdict: worst.verdict, words: verdictWords(worst.verdict), detail: detailFor(members, worst.governs, worst.verdict), governs: place(worst.governs), results }
+  return { verdict: worst.verdict, words: verdictWords(worst.verdict), detail: detailFor(members, worst.governs, worst.verdict), governs: place(worst.governs), each: question.yardstick ? [] : eachRulebook(results), results }
+}
+
+/** The rulebooks the sets of a band are judged by. */
+function rulebookTitles(bandName: string, sets: readonly RadioSet[], context: StationContext): string {
+  const bands = sets.flatMap(set => set.bands.filter(band => bandKey(band.name) === bandKey(bandName)))
+  return [...new Set(bands.flatMap(band => context.rulebooksOf(band).map(book => book.title)))].join(', ')
+}
+
+/** What each rulebook says of the band, where there is more than one: the worst of the readings judged by it. */
+function eachRulebook(results: readonly StepResult[]): StationAnswer['each'] {
+  const judged = results.flatMap(result => result.slots.flatMap(slot => slot.each))
+  const titles = [...new Set(judged.map(({ limit }) => limit.rulebook.title))]
+  if (titles.length < 2) return []
+  return titles.map((title) => {
+    const worst = worstVerdict(judged.filter(({ limit }) => limit.rulebook.title === title).map(member => ({ member, verdict: member.verdict })))!
+    return { title, verdict: worst.verdict, words: worst.governs.words }
+  })
 }
 
 interface Member { step: Step; slot: SlotResult }

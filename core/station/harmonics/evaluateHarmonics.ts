@@ -1,13 +1,14 @@
 import { type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../decision'
 import { dbmFromWatts, MINUS, printDb, printDbm, printFrequencyShort, printWatts, wattsFromDbm } from '../../quantity'
 import type { Reading } from '../../review'
-import { evaluateLimit } from '../../rules'
-import type { Question, Slot, SlotResult, Step, StepResult } from '../contract'
+import { bandwidthNote, evaluateSeveral, type Rulebook } from '../../rules'
+import { carrierFacts } from '../carrierFacts'
+import type { JudgedBy, Question, Slot, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
 import { type CarrierForLimit, carrierForLimit } from './carrierForLimit'
-import { judgeHarmonic } from './judgeHarmonic'
+import { type Judged, judgeHarmonic } from './judgeHarmonic'
 
 const ABSURD_BELOW_DB = 6
 const ABSURD_ABOVE_DB = 3
@@ -33,12 +34,14 @@ function evaluate(step: Step, context: StationContext): StepResult {
 
 function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, context: StationContext): SlotResult {
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
-  const limit = carrier && slot.id !== 'x1' ? evaluateLimit(context.rulebook, { frequencyHz: step.channel.frequencyHz, powerW: carrier.powerW }) : null
-  const base = { slot, reading, corrected: null, limit, yardstick: null, notes: [] as string[], missing: null }
+  const base = { slot, reading, corrected: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] as string[], missing: null }
   if (!reading) {
     const reach = stepReach(step, slot, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why
-    return { ...base, verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', missing: reach.covered ? 'open' : 'out-of-reach' }
+    const limit = carrier && slot.id !== 'x1'
+      ? evaluateSeveral(context.rulebooksOf(step.band), carrierFacts(step, carrier.powerW), { frequencyHz: slot.frequencyHz, harmonic: Number(slot.id.slice(1)) }).strictest
+      : null
+    return { ...base, limit, verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', missing: reach.covered ? 'open' : 'out-of-reach' }
   }
   const answer = correctReading(reading, context)
   if (!isCorrected(answer)) return { ...base, verdict: verdictWithout('not-covered', answer.why), words: 'Not covered', notes: [answer.why] }
@@ -51,17 +54,37 @@ function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, con
 function judgedSlot(step: Step, base: Omit<SlotResult, 'verdict' | 'words'>, corrected: CorrectedReading, carrier: CarrierForLimit, context: StationContext): SlotResult {
   const notes = [...corrected.notes, ...(carrier.from === 'claim' ? ['The limit is worked out from the claim until the carrier is read.'] : [])]
   const reading = base.reading!
-  const law = judgeHarmonic(corrected, { rulebook: context.rulebook, carrierHz: step.channel.frequencyHz, carrier, context })
-  const own = context.yardstick && law.limit.kind === 'no-figure'
-    ? judgeHarmonic(corrected, { rulebook: context.yardstick, carrierHz: step.channel.frequencyHz, carrier, context })
-    : null
-  const lawDoubted = withDoubt(law.verdict, reading, notes)
-  const ownDoubted = own && { ...own, verdict: withDoubt(own.verdict, reading, notes) }
-  return {
-    ...base, corrected, limit: law.limit, notes,
-    verdict: lawDoubted, words: verdictWords(lawDoubted),
-    yardstick: ownDoubted && { ...ownDoubted, words: verdictWords(ownDoubted.verdict) },
+  const judge = (rulebook: Rulebook) => {
+    const judged = judgeHarmonic(corrected, { rulebook, step, slot: base.slot, carrier, context })
+    const verdict = withDoubt(judged.verdict, reading, notes)
+    return { ...judged, verdict, words: verdict === judged.verdict ? judged.words : verdictWords(verdict) }
   }
+  const each = context.rulebooksOf(step.band).map(judge)
+  const governing = governingOf(each)
+  const own = context.yardstick && governing.limit.kind === 'no-figure' ? judge(context.yardstick) : null
+  const bandwidth = governing.limit.kind === 'limit' ? bandwidthNote(governing.limit.referenceBandwidthHz, measuredInHz(reading, context)) : null
+  if (bandwidth) notes.push(bandwidth)
+  return {
+    ...base, corrected, limit: governing.limit, verdict: governing.verdict, words: governing.words, ratio: governing.ratio, notes, yardstick: own && plain(own),
+    each: each.map(plain),
+  }
+}
+
+function plain({ limit, verdict, words }: Judged): JudgedBy {
+  return { limit, verdict, words }
+}
+
+/** The rulebook that governs: the gravest verdict of those with a figure; what cannot be judged before what has none. */
+function governingOf(each: readonly Judged[]): Judged {
+  const withFigure = each.filter(({ limit }) => limit.kind === 'limit')
+  const worst = worstVerdict(withFigure.map(member => ({ member, verdict: member.verdict })))
+  return worst?.governs ?? each.find(({ limit }) => limit.kind === 'cannot-judge') ?? each[0]!
+}
+
+function measuredInHz(reading: Reading, context: StationContext): number | null {
+  if (reading.doubt) return reading.doubt.resolutionBandwidthHz
+  const instrument = context.instrument(reading.instrumentId)
+  return instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null
 }
 
 /** A trace that may have stepped over a peak can show that something is there, not that nothing is. */

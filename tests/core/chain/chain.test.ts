@@ -64,7 +64,7 @@ describe('a chain', () => {
 describe('contributions of a chain', () => {
   it('takes mismatch between every two facing ports, weakened by twice the loss between', () => {
     const bare = chainContributions(chainOf([]), analyser({ vswr: 1.5 }), 1e8)
-    expect(bare).toEqual([expect.objectContaining({ group: 'mismatch', distribution: 'u-shaped', halfWidthDb: expect.closeTo((20 / Math.LN10) * (1 / 3) * 0.2, 6) })])
+    expect(bare).toEqual([expect.objectContaining({ group: 'mismatch', distribution: 'two-ports', halfWidthDb: expect.closeTo((20 / Math.LN10) * (1 / 3) * 0.2, 6) })])
     const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), 1e8)
     expect(padded[0]?.halfWidthDb).toBeCloseTo(bare[0]!.halfWidthDb / 10, 6)
     expect(chainContributions(chainOf([pad(40)]), analyser({ vswr: 1.5 }), 1e8)).toEqual([])

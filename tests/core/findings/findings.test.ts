@@ -31,7 +31,7 @@ describe('the findings of the demo', () => {
 
   it('notice that two samples disagree, and what is open', () => {
     const said = remarks(found, context)
-    expect(said[0]?.text).toContain('sample A is 28')
+    expect(said[0]?.text).toContain('sample A is 29')
     expect(said.at(-1)).toMatchObject({ id: 'open', text: expect.stringContaining('M25: clean on 2 m') })
   })
 

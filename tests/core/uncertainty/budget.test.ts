@@ -18,7 +18,7 @@ describe('a budget', () => {
   it('adds in quadrature and takes k = 1.96 where nothing was repeated', () => {
     const total = budget([rect(3 * Math.sqrt(3)), rect(4 * Math.sqrt(3), 'b')])
     expect(total.standardUncertaintyDb).toBeCloseTo(5, 12)
-    expect(total.rangeDb).toBeCloseTo(5 * 1.959964, 5)
+    expect(total.gumRangeDb).toBeCloseTo(5 * 1.959964, 5)
   })
 
   it('is nothing for nothing', () => {
@@ -49,8 +49,8 @@ describe('a budget', () => {
 describe('the noise floor', () => {
   const at = (aboveDb: number) => floorEffect({ readingDbm: -80 + aboveDb, floorDbm: -80, floorDoubtDb: 2 })
 
-  it('leaves a reading 10 dB up, corrects between 3 and 10, and makes a bound of the rest', () => {
-    expect(at(10)).toMatchObject({ correctionDb: 0, isUpperBound: false, remainderDb: expect.closeTo(0.458, 3) })
+  it('takes the noise off from 3 dB up, and makes a bound of the rest', () => {
+    expect(at(10)).toMatchObject({ correctionDb: expect.closeTo(0.458, 3), isUpperBound: false, remainderDb: expect.closeTo(2 / 9, 3) })
     expect(at(5)).toMatchObject({ isUpperBound: false, correctionDb: expect.closeTo(1.651, 3) })
     expect(at(2.99)).toMatchObject({ isUpperBound: true, correctionDb: 0 })
     expect(at(-4).isUpperBound).toBe(true)

@@ -1,0 +1,50 @@
+import type { CarrierFacts, EmissionFacts, LimitClause, MissingFact, Quantity, Rulebook } from './types'
+
+/** How far a channel may be from its nominal frequency and still be that channel, Hz. */
+const ON_CHANNEL_HZ = 1000
+
+/** Clauses that apply, and what would have to be known to tell of the others. */
+export interface MatchedClauses {
+  applying: LimitClause[]
+  /** Facts without which further clauses may or may not apply. */
+  missing: MissingFact[]
+  /** The first clause that hangs on a missing fact. */
+  hanging: LimitClause | null
+}
+
+/** The clauses of a rulebook that speak of a quantity for this carrier and emission. Vague ones (L) are left out. */
+export function matchClauses(rulebook: Rulebook, about: Quantity, carrier: CarrierFacts, emission?: EmissionFacts): MatchedClauses {
+  const applying: LimitClause[] = []
+  const missing = new Set<MissingFact>()
+  let hanging: LimitClause | null = null
+  for (const clause of rulebook.clauses) {
+    if (clause.about !== about || clause.confidence === 'L' || !fits(clause, carrier, emission)) continue
+    const lacks = lackingFacts(clause, carrier)
+    if (lacks.length === 0) applying.push(clause)
+    else {
+      lacks.forEach(fact => missing.add(fact))
+      hanging ??= clause
+    }
+  }
+  return { applying, missing: [...missing], hanging }
+}
+
+/** True when nothing that is known speaks against the clause. */
+function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionFacts): boolean {
+  const { frequencyHz, powerW, mode, channelSpacingHz, kind } = carrier
+  return (!when.carrierHz || when.carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to))
+    && (!when.channelsHz || when.channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ))
+    && (!when.powerW || (powerW > when.powerW[0] && (when.powerW[1] === null || powerW <= when.powerW[1])))
+    && (!when.modes || mode === undefined || when.modes.includes(mode))
+    && (!when.channelSpacingHz || channelSpacingHz === undefined || channelSpacingHz === null || when.channelSpacingHz.includes(channelSpacingHz))
+    && (!when.kinds || kind === undefined || when.kinds.includes(kind))
+    && (when.state ?? 'operating') === (emission?.state ?? 'operating')
+    && (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
+}
+
+function lackingFacts({ when }: LimitClause, carrier: CarrierFacts): MissingFact[] {
+  return [
+    ...(when.modes && carrier.mode === undefined ? ['mode' as const] : []),
+    ...(when.channelSpacingHz && (carrier.channelSpacingHz ?? null) === null ? ['channel-spacing' as const] : []),
+  ]
+}
