@@ -1,3 +1,4 @@
+import { pinsOf } from '#core/chain'
 import { type LevelRead, type LevelUnit } from '#core/quantity'
 import { readingHistory, type Reading, type ReadingDoubt, type ReadingSource } from '#core/review'
 import { stationById, stationContext, type Step, type StationId } from '#core/station'
@@ -38,7 +39,7 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     const review = store.review
     if (!review || !store.context) return null
     const reading = draft.value && step.value && toReading(step.value, draft.value, 'draft')
-    return reading ? stationContext({ ...review, readings: [...review.readings, reading] }) : store.context
+    return reading ? stationContext({ ...review, readings: [...review.readings, reading] }, { distributions: store.distributions }) : store.context
   })
   const result = computed(() => (step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null))
   const results = computed(() => (shownContext.value ? steps.value.map(one => station.evaluate(one, shownContext.value!)) : []))
@@ -57,7 +58,7 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     return {
       id, setId: place.set.id, stationId, stepId: place.id, slot: input.slotId, text: input.text, value: input.read.value, unit: input.read.unit,
       levelDbm: input.read.levelDbm, resolutionDb: input.read.resolutionDb, isUpperBound: input.read.isUpperBound, frequencyHz: input.frequencyHz,
-      traceFloorDbm: input.traceFloorDbm ?? null, doubt: input.doubt ?? null, instrumentId: chain.instrumentId, chainId: chain.id, chainRevision: chain.revision,
+      traceFloorDbm: input.traceFloorDbm ?? null, doubt: input.doubt ?? null, instrumentId: chain.instrumentId, chainId: chain.id, chainRevision: chain.revision, calibrationIds: pinsOf(chain), repeatsDbm: input.read.repeatsDbm,
       supply: place.set.supplyNow, at: new Date().toISOString(), source: input.source ?? { kind: 'typed' }, supersedes: before?.id ?? null,
     }
   }

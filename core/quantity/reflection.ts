@@ -21,3 +21,13 @@ export function mismatchLossDbFromVswr(vswr: number): number {
   const reflection = reflectionFromVswr(vswr)
   return -10 * Math.log10(1 - reflection * reflection)
 }
+
+/** VSWR of a reflection |Γ|, 0 to just under 1. */
+export function vswrFromReflection(reflection: number): number {
+  return (1 + reflection) / (1 - reflection)
+}
+
+/** VSWR of a return loss in dB, above 0. 9.54 dB is 2. */
+export function vswrFromReturnLossDb(returnLossDb: number): number {
+  return vswrFromReflection(10 ** (-returnLossDb / 20))
+}

@@ -1,5 +1,6 @@
 import Joi from 'joi'
 import { DECISION_RULES } from '../decision'
+import { LEVEL_UNITS } from '../quantity'
 import { rulebookSchema } from '../rules'
 import type { Review } from './types'
 
@@ -86,7 +87,7 @@ const source = Joi.alternatives(
 export const readingSchema = Joi.object({
   id: id.required(), setId: id.required(), stationId: id.required(), stepId: Joi.string().min(1).max(300).required(), slot: id.required(),
   text: line.required(), value: Joi.number().required(),
-  unit: Joi.valid('W', 'mW', 'µW', 'nW', 'kW', 'dBm', 'dBW', 'V', 'mV', 'µV', 'dBµV', 'dBµV emf').required(),
+  unit: Joi.valid(...LEVEL_UNITS).required(),
   levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(), isUpperBound: Joi.boolean().required(), frequencyHz: hz.required(),
   traceFloorDbm: db.allow(null).required(),
   doubt: Joi.object({ kind: Joi.valid('coarse-trace', 'stepped-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
