@@ -9,7 +9,6 @@ export interface SpectrumInput {
   slots: SlotResult[]
   /** Trace at the radio's level; null when only peaks were typed. */
   trace: TracePoints | null
-  limitDbm: number | null
   limitLabel: string
   carrierHz: number
   /** Highest frequency the instrument reaches, Hz. */
@@ -18,7 +17,9 @@ export interface SpectrumInput {
 
 /** The spectrum at the radio's socket: trace or stems, the limit, and each peak in its verdict's colour. */
 export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
-  const { palette, slots, trace, limitDbm, limitLabel, carrierHz, reachHz } = input
+  const { palette, slots, trace, limitLabel, carrierHz, reachHz } = input
+  const limits = slotLimits(slots)
+  const limitDbm = limits.length > 0 ? Math.min(...limits.map(({ dbm }) => dbm)) : null
   const read = slots.filter(slot => slot.corrected)
   const levels = [...read.map(slot => slot.corrected!.levelDbm), ...(limitDbm === null ? [] : [limitDbm]), ...(trace ? finite(trace.levelsDbm) : [])]
   const lowest = Math.floor((Math.min(...levels, -40) - 4) / 20) * 20
@@ -48,15 +49,36 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
       },
       {
         type: 'line', name: 'limit', silent: true, showSymbol: false, z: 4, lineStyle: { color: palette.ink, width: 1.8 },
-        data: limitDbm === null ? [] : [[1.1 * carrierHz / 1e6, limitDbm], [toMhz, limitDbm]],
+        data: limitLine(limits, carrierHz / 1e6, toMhz),
         endLabel: { show: limitDbm !== null, formatter: limitLabel, align: 'right', verticalAlign: 'bottom', offset: [-8, -12], color: palette.ink, fontFamily: FACE, fontSize: 13 },
         markArea: { silent: true, data: [
-          ...(limitDbm === null ? [] : [[{ coord: [1.1 * carrierHz / 1e6, highest], itemStyle: { color: palette.outsideWash, opacity: 0.45 } }, { coord: [toMhz, limitDbm] }]]),
+          ...(limitDbm === null ? [] : limitAreas(limits, carrierHz / 1e6, toMhz).map(({ from, to, dbm }) => [{ coord: [from, highest], itemStyle: { color: palette.outsideWash, opacity: 0.45 } }, { coord: [to, dbm] }])),
           ...(beyond > toMhz ? [[{ coord: [toMhz, highest], itemStyle: { color: palette.line, opacity: 0.5 }, label: { show: true, position: 'insideTop', formatter: 'not covered', color: palette.notCovered, fontSize: 12 } }, { coord: [Math.ceil(beyond), lowest] }]] : []),
         ] },
       },
     ],
   }
+}
+
+interface SlotLimit { harmonic: number; dbm: number }
+
+/** The limit at each harmonic: law's, or the yardstick's where law is silent. */
+function slotLimits(slots: readonly SlotResult[]): SlotLimit[] {
+  return slots.flatMap(({ slot, limit, yardstick }) => {
+    const shown = yardstick?.limit ?? limit
+    return slot.id !== 'x1' && shown?.kind === 'limit' ? [{ harmonic: Number(slot.id.slice(1)), dbm: shown.limitDbm }] : []
+  })
+}
+
+/** Each harmonic's limit holds half way to its neighbours. */
+function limitAreas(limits: readonly SlotLimit[], carrierMhz: number, toMhz: number): { from: number; to: number; dbm: number }[] {
+  return limits.map(({ harmonic, dbm }, index) => ({
+    from: harmonic === 2 ? 1.1 * carrierMhz : (harmonic - 0.5) * carrierMhz, to: Math.min(toMhz, index === limits.length - 1 ? toMhz : (harmonic + 0.5) * carrierMhz), dbm,
+  })).filter(({ from, to }) => from < to)
+}
+
+function limitLine(limits: readonly SlotLimit[], carrierMhz: number, toMhz: number): [number, number][] {
+  return limitAreas(limits, carrierMhz, toMhz).flatMap(({ from, to, dbm }): [number, number][] => [[from, dbm], [to, dbm]])
 }
 
 function tooltip(one: { value?: unknown; name?: string }): string {

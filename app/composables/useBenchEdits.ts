@@ -1,4 +1,5 @@
-import { type Chain, type Instrument, newChain, newPart, newPowerMeter, newSpectrumAnalyser, type Part, type PartKind } from '#core/chain'
+import type { Reading } from '#core/review'
+import { type Calibration, type Chain, type Instrument, libraryPart, newChain, newPart, newPowerMeter, newSpectrumAnalyser, type Part, type PartKind, standingCalibration } from '#core/chain'
 
 /** Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves its figures. */
 export function useBenchEdits() {
@@ -46,6 +47,41 @@ export function useBenchEdits() {
     const id = crypto.randomUUID()
     changeChain(chainId, `a ${kind} added`, draft => void draft.parts.push(newPart(id, kind)))
     return id
+  }
+
+  function addLibraryPart(chainId: string, libraryId: string): string {
+    const id = crypto.randomUUID()
+    changeChain(chainId, 'a part from the library', draft => void draft.parts.push(libraryPart(libraryId, id)))
+    return id
+  }
+
+  /** Keeps a measured path and makes it the part’s loss from now on. Readings taken before stay with the loss they were taken with. */
+  function keepCalibration(chainId: string, calibration: Calibration): void {
+    store.change(`the path of ${calibration.partName} measured`, (draft) => {
+      draft.calibrations.push(calibration)
+      const chain = draft.chains.find(({ id }) => id === chainId)
+      const part = chain?.parts.find(({ id }) => id === calibration.partId)
+      if (!chain || !part) return
+      part.calibrationId = calibration.id
+      chain.revision += 1
+    })
+  }
+
+  /** Readings through a chain that rest on another loss of a part than the one that stands now. */
+  function readingsOnOther(chain: Chain, part: Part): Reading[] {
+    const review = store.review
+    if (!review) return []
+    return review.readings.filter(reading => reading.chainId === chain.id && standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps) !== part.calibrationId)
+  }
+
+  /** Judges them by the loss that stands now, because the reviewer asked. */
+  function rejudge(chain: Chain, part: Part): void {
+    const review = store.review
+    if (!review) return
+    const froms = new Set(readingsOnOther(chain, part).map(reading => standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps)))
+    store.change(`readings judged by the loss of ${part.name} as it stands now`, (draft) => {
+      for (const fromId of froms) draft.calibrationSwaps.push({ id: crypto.randomUUID(), at: new Date().toISOString(), partId: part.id, fromId, toId: part.calibrationId })
+    })
   }
 
   function changePart(chainId: string, partId: string, label: string, recipe: (draft: Part) => void): void {
@@ -106,5 +142,5 @@ export function useBenchEdits() {
     return store.change(`${instrument.name} removed`, (draft) => { draft.instruments = draft.instruments.filter(({ id }) => id !== instrument.id) })
   }
 
-  return { changeChain, addChain, duplicateChain, readingsOn, removeChain, addPart, changePart, duplicatePart, removePart, movePart, addInstrument, changeInstrument, duplicateInstrument, removeInstrument }
+  return { addLibraryPart, keepCalibration, readingsOnOther, rejudge, changeChain, addChain, duplicateChain, readingsOn, removeChain, addPart, changePart, duplicatePart, removePart, movePart, addInstrument, changeInstrument, duplicateInstrument, removeInstrument }
 }

@@ -34,7 +34,7 @@ export function calibratedChain(chain: Chain, input: { calibrations: readonly Ca
   if (input.calibrations.length === 0) return chain
   return {
     ...chain, parts: chain.parts.map((part) => {
-      const pinned = input.pins === null ? part.calibrationId : swapped(part.id, input.pins[part.id] ?? null, input.swaps)
+      const pinned = input.pins === null ? part.calibrationId : standingCalibration(part.id, input.pins[part.id] ?? null, input.swaps)
       const calibration = input.calibrations.find(({ id }) => id === pinned)
       return calibration ? calibratedPart(part, calibration) : part
     }),
@@ -49,7 +49,8 @@ export function calibratedPart(part: Part, calibration: Calibration): Part {
   }
 }
 
-function swapped(partId: string, id: string | null, swaps: readonly CalibrationSwap[]): string | null {
+/** The calibration a reading of a part is judged by: the one it was pinned to, moved on by the swaps the reviewer asked for. */
+export function standingCalibration(partId: string, id: string | null, swaps: readonly CalibrationSwap[]): string | null {
   let current = id
   for (const swap of swaps) if (swap.partId === partId && swap.fromId === current) current = swap.toId
   return current

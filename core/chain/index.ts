@@ -9,7 +9,7 @@ export { instrumentContributions, accuracyInWords } from './instrumentContributi
 export { benchChecks, worstSeverity, type BenchCheck, type CheckSeverity, type BenchCheckInput } from './benchChecks'
 export { newPart, newChain, newPowerMeter, newSpectrumAnalyser } from './templates'
 export { coaxTerms, libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
-export { calibratedChain, calibratedPart, calibrationLoss, daysBetween, pinsOf, type CalibrationPins, type CalibrationSwap } from './calibrated'
+export { calibratedChain, calibratedPart, calibrationLoss, daysBetween, pinsOf, standingCalibration, type CalibrationPins, type CalibrationSwap } from './calibrated'
 export { calibrationAges, type CalibrationAge } from './calibrationAge'
 export { averagingTimeS, deratedW, partHeat, HEAT_DEFAULTS, type Duty, type HeatConditions, type PartHeat } from './heat'
 export { judgePadTest, type PadTest, type PadTestOutcome, type PadTestResult } from './padTest'

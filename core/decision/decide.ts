@@ -9,6 +9,9 @@ export type DecisionRule = (typeof DECISION_RULES)[number]
 /** Share of certainty asked for by “sure either way”, one-sided. */
 export const SURE = 0.95
 
+/** The same where the value is guarded by U: 2.5 % are left beyond each end of a 95 % range. */
+const GUARDED = 0.975
+
 /** `upper`: the value must not exceed the limit. `lower`: it must reach it. */
 export type LimitDirection = 'upper' | 'lower'
 
@@ -27,7 +30,8 @@ export interface DecideInput {
  * Judges a value against a limit by one of the rules, in either direction.
  * - sure either way: inside when the true value complies with at least 95 % probability (Gaussian: value + 1.645·u ≤ limit),
  *   outside at 5 % or less, otherwise too close to call;
- * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close;
+ * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close; for a lopsided range, with 2.5 % left
+ *   beyond either end;
  * - shared risk: the value alone decides;
  * - four states: as guarded, and between the guards conditional pass or conditional fail by the value.
  *
@@ -41,7 +45,7 @@ export function decide(input: DecideInput): Verdict {
   const marginLowDb = marginDb + (upper ? -errors.highDb : errors.lowDb)
   const marginHighDb = marginDb + (upper ? -errors.lowDb : errors.highDb)
   const probabilityComplies = upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
-  const state = stateFor(rule, { marginDb, marginLowDb, marginHighDb, probabilityComplies })
+  const state = stateFor(rule, { marginDb, probabilityComplies })
   const base: Omit<Verdict, 'state' | 'why'> = {
     marginDb, marginLowDb, marginHighDb, rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
     probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three',
@@ -58,11 +62,11 @@ function below(errors: ErrorDistribution, xDb: number): number {
   return errors.method === 'none' ? (xDb > 0 ? 1 : 0) : errors.probabilityBelow(xDb)
 }
 
-function stateFor(rule: DecisionRule, of: { marginDb: number; marginLowDb: number; marginHighDb: number; probabilityComplies: number }): VerdictState {
+function stateFor(rule: DecisionRule, of: { marginDb: number; probabilityComplies: number }): VerdictState {
   switch (rule) {
     case 'sure-either-way': return of.probabilityComplies >= SURE ? 'inside' : of.probabilityComplies <= 1 - SURE ? 'outside' : 'too-close'
     case 'guarded':
-    case 'four-states': return of.marginLowDb >= 0 ? 'inside' : of.marginHighDb < 0 ? 'outside' : 'too-close'
+    case 'four-states': return of.probabilityComplies >= GUARDED ? 'inside' : of.probabilityComplies <= 1 - GUARDED ? 'outside' : 'too-close'
     case 'shared-risk': return of.marginDb >= 0 ? 'inside' : 'outside'
   }
 }

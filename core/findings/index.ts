@@ -1,2 +1,4 @@
 export { findings, type Findings, type FindingsRow } from './findings'
 export { remarks, type Remark } from './remarks'
+export { comparisons, type Comparison } from './otherTesters'
+export { sampleShares } from './sampleShares'

@@ -2,6 +2,7 @@ import { printDb, printMhz, printPlusMinus } from '../quantity'
 import { type RadioSet, setShortName } from '../review'
 import { HARMONICS_ID, type SlotResult, stationById, type StationContext } from '../station'
 import type { Findings } from './findings'
+import { sampleShares } from './sampleShares'
 
 /** A remark drawn from the matrix, in plain words. */
 export interface Remark {
@@ -12,7 +13,7 @@ export interface Remark {
 
 /** What the readings say taken together: samples that disagree, and what is still open. */
 export function remarks(findings: Findings, context: StationContext): Remark[] {
-  return [...sampleRemarks(findings.sets, context), ...openRemark(findings)]
+  return [...sampleRemarks(findings.sets, context), ...sampleShares(findings), ...openRemark(findings)]
 }
 
 function sampleRemarks(sets: readonly RadioSet[], context: StationContext): Remark[] {

@@ -42,6 +42,19 @@ export function printPlusMinus(halfWidth: number, unit = 'dB'): string {
   return `±${halfWidth.toFixed(decimals)}${unit ? UNIT_SPACE + unit : ''}`
 }
 
+/** A 95 % range whose two ends differ: `±1.7 dB` where they do not, else `+1.5 / −2.4 dB`; an open end is said. */
+export function printRange(range: { lowDb: number; highDb: number }, unit = 'dB'): string {
+  const { lowDb, highDb } = range
+  const tail = unit ? UNIT_SPACE + unit : ''
+  if (!Number.isFinite(lowDb)) return `at most +${twoDigits(highDb)}${tail}`
+  if (Math.abs(highDb + lowDb) <= 0.08 * (highDb - lowDb)) return printPlusMinus((highDb - lowDb) / 2, unit)
+  return `+${twoDigits(highDb)} / ${MINUS}${twoDigits(-lowDb)}${tail}`
+}
+
+function twoDigits(size: number): string {
+  return printPlusMinus(size, '').slice(1)
+}
+
 const POWER_STEPS = [[1e3, 'kW'], [1, 'W'], [1e-3, 'mW'], [1e-6, 'µW'], [1e-9, 'nW']] as const
 
 /** A power with the prefix that suits it, three significant digits: `4.37 W`, `850 mW`, `25.0 µW`. */

@@ -2,6 +2,7 @@ import { findings, remarks } from '../findings'
 import { printPlusMinus } from '../quantity'
 import { type RadioSet, setName } from '../review'
 import { stations, type StationContext } from '../station'
+import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
 import { cautionsSection } from './cautionsSection'
 import type { ReportBlock, ReportDocument, ReportSection } from './model'
@@ -29,6 +30,7 @@ export function buildReport(context: StationContext, stamp: ReportStamp): Report
       summarySection(context),
       ...review.sets.map((set, index) => setSection(set, context, index)),
       benchSection(context),
+      believabilitySection(context),
       ruleSection(context),
       cautionsSection(),
       versionsSection(context, stamp),
@@ -49,7 +51,7 @@ function summarySection(context: StationContext): ReportSection {
         { kind: 'text', text: `${row.question.question}${row.question.yardstick ? ' (yardstick)' : ''}` },
         { kind: 'strip', verdict: answer.verdict },
         { kind: 'verdict', verdict: answer.verdict, words: answer.words },
-        { kind: 'text', text: answer.detail },
+        { kind: 'text', text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)].filter(Boolean).join('; ') },
       ]),
     })
   }

@@ -1,4 +1,4 @@
-import { printClaimW, printMhz, printMhzFigure, printPlusMinus, printSigned, printWatts, wattsFromDbm } from '../quantity'
+import { printClaimW, printMhz, printMhzFigure, printRange, printSigned, printWatts, wattsFromDbm } from '../quantity'
 import { checkBatteryLabel, type RadioSet, setName } from '../review'
 import { CARRIER_POWER_ID, HARMONICS_ID, stationById, type StationContext, type StepResult } from '../station'
 import type { ReportBlock, ReportCell, ReportSection } from './model'
@@ -46,7 +46,7 @@ function carrierPower(results: StepResult[]): ReportBlock[] {
       text(result.step.level.name),
       text(reading.text, 'right'),
       text(slot.corrected ? `${slot.corrected.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(slot.corrected.levelDbm))}` : '–', 'right'),
-      text(slot.corrected ? printPlusMinus(slot.corrected.budget.rangeDb) : '–', 'right'),
+      text(slot.corrected ? printRange(slot.corrected.budget) : '–', 'right'),
       text(result.step.claim.kind === 'watts' ? printClaimW(result.step.claim.powerW) : 'not said', 'right'),
       { kind: 'strip', verdict: slot.verdict },
       { kind: 'verdict', verdict: slot.verdict, words: slot.words },
@@ -67,13 +67,13 @@ function harmonicTable(result: StepResult): ReportBlock[] {
       text(printMhzFigure(slot.slot.frequencyHz), 'right'),
       text(slot.reading?.text ?? '–', 'right'),
       text(slot.corrected ? `${slot.corrected.isUpperBound ? '< ' : ''}${printSigned(slot.corrected.levelDbm)}` : '–', 'right'),
-      text(slot.corrected ? printPlusMinus(slot.corrected.budget.rangeDb) : '–', 'right'),
+      text(slot.corrected ? printRange(slot.corrected.budget) : '–', 'right'),
       text(limit?.kind === 'limit' ? printSigned(limit.limitDbm, 2) : '–', 'right'),
       slot.slot.id === 'x1' ? text('') : { kind: 'strip', verdict: against.verdict },
       { kind: 'verdict', verdict: slot.verdict, words: slot.yardstick ? `No figure in law. Yardstick: ${slot.yardstick.words}` : slot.verdict.state === 'not-covered' ? `${slot.words}${slot.verdict.why ? `: ${slot.verdict.why}` : ''}` : slot.words },
     ]
   })
-  const reason = result.slots.find(slot => slot.limit)?.limit
+  const reasons = reasonsOf(result)
   const notes = [...new Set(result.slots.flatMap(slot => slot.notes))]
   return [
     {
@@ -81,9 +81,16 @@ function harmonicTable(result: StepResult): ReportBlock[] {
       head: [{ text: '×' }, { text: 'MHz', align: 'right' }, { text: 'As read', align: 'right' }, { text: 'At radio, dBm', align: 'right' }, { text: 'Range', align: 'right' }, { text: 'Limit, dBm', align: 'right' }, { text: 'Margin' }, { text: 'Verdict' }],
     },
     conditions([result]),
-    ...(reason ? [{ kind: 'paragraph' as const, quiet: true, text: `${reason.clause}: ${reason.reason}${reason.kind === 'limit' && reason.recalled ? ` Recalled, confidence ${reason.confidence}; check the current text.` : ''}` }] : []),
+    ...reasons.map(text => ({ kind: 'paragraph' as const, quiet: true, text })),
     ...(notes.length > 0 ? [{ kind: 'list' as const, items: notes }] : []),
   ]
+}
+
+/** Why the limit is what it is, by every rulebook the step is judged by. */
+function reasonsOf(result: StepResult): string[] {
+  const judged = result.slots.find(slot => slot.each.length > 0)
+  const limits = judged ? judged.each.map(({ limit }) => limit) : result.slots.flatMap(slot => slot.limit ?? []).slice(0, 1)
+  return limits.map(limit => `${limit.rulebook.title}${limit.rulebook.owner === 'reviewer' ? ' (the reviewer’s own)' : ''}, ${limit.clause}: ${limit.reason}${limit.kind === 'limit' && limit.recalled ? ` Recalled, confidence ${limit.confidence}; check the current text.` : ''}`)
 }
 
 function conditions(results: StepResult[]): ReportBlock {

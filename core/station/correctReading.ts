@@ -56,7 +56,9 @@ function correct(reading: Reading, context: StationContext): CorrectedReading | 
     contributions.push(contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'between-points', halfWidthDb }))
   }
   if (instrument.assumed) notes.push(`The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`)
-  return { levelDbm: atInstrumentDbm + path.lossDb, atInstrumentDbm, lossDb: path.lossDb, budget: budget(contributions, context.distributions), isUpperBound: floor.isUpperBound, notes }
+  const total = budget(contributions, context.distributions)
+  if (Math.abs(total.shiftDb) >= 0.005 && !floor.isUpperBound) notes.push(`What is left open is lopsided, so the middle of it is stated: ${printSigned(total.shiftDb, 2)} dB.`)
+  return { levelDbm: atInstrumentDbm + path.lossDb + total.shiftDb, atInstrumentDbm, lossDb: path.lossDb, budget: total, isUpperBound: floor.isUpperBound, notes }
 }
 
 interface Path { lossDb: number; contributions: Contribution[] }

@@ -14,6 +14,8 @@ export interface Budget {
   gumRangeDb: number
   /** How the distribution that is judged by was found. */
   method: DistributionMethod
+  /** To add to the value before it is stated, dB: the distribution is skewed, and the truth is to lie on either side with equal chance. */
+  shiftDb: number
   /** Ends of the 95 % range of the error, dB; −Infinity below where the noise hides the signal. */
   lowDb: number
   highDb: number
@@ -39,9 +41,9 @@ export function budget(contributions: readonly Contribution[], distributions: Di
   const standardUncertaintyDb = Math.sqrt(sumOfSquares)
   const effectiveDegreesOfFreedom = welch > 0 ? (sumOfSquares * sumOfSquares) / welch : Infinity
   const factor = coverageFactor(effectiveDegreesOfFreedom)
-  const { method, lowDb, highDb } = distributions.of(contributions)
+  const { method, shiftDb, lowDb, highDb } = distributions.of(contributions)
   return {
     contributions: [...contributions], standardUncertaintyDb, effectiveDegreesOfFreedom, coverageFactor: factor, gumRangeDb: factor * standardUncertaintyDb,
-    method, lowDb, highDb, rangeDb: Number.isFinite(lowDb) ? (highDb - lowDb) / 2 : highDb,
+    method, shiftDb, lowDb, highDb, rangeDb: Number.isFinite(lowDb) ? (highDb - lowDb) / 2 : highDb,
   }
 }

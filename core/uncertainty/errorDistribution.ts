@@ -6,10 +6,15 @@ import { shapeOf } from './shapes'
 /** How an error's distribution was found. */
 export type DistributionMethod = 'inversion' | 'monte-carlo' | 'none'
 
-/** The distribution of the error of a result: the true value less the stated one, dB. */
+/**
+ * The distribution of the error of a result: the true value less the stated one, dB. A skewed one is centred: the stated
+ * value is moved by `shiftDb` so that the truth lies above and below it with equal chance.
+ */
 export interface ErrorDistribution {
   method: DistributionMethod
   symmetric: boolean
+  /** To add to the value before it is stated, dB; 0 where the distribution is symmetric. */
+  shiftDb: number
   /** P(error ≤ x). */
   probabilityBelow: (xDb: number) => number
   /** 95 % of it lies between: the middle of the distribution where it was inverted, the shortest interval where it was simulated. */
@@ -18,7 +23,7 @@ export interface ErrorDistribution {
   highDb: number
 }
 
-const CERTAIN: ErrorDistribution = { method: 'none', symmetric: true, probabilityBelow: xDb => (xDb >= 0 ? 1 : 0), lowDb: 0, highDb: 0 }
+const CERTAIN: ErrorDistribution = { method: 'none', symmetric: true, shiftDb: 0, probabilityBelow: xDb => (xDb >= 0 ? 1 : 0), lowDb: 0, highDb: 0 }
 
 /** Trials where the simulation takes over; seeded, so that the same bench gives the same figures everywhere. */
 const TAKE_OVER = { trials: 100_000, seed: 20261124 } as const
@@ -34,7 +39,11 @@ export function errorDistribution(contributions: readonly Contribution[]): Error
   const shapes = felt.map(shapeOf)
   if (!shapes.some(({ clipped }) => clipped)) return invertCharacteristic(shapes)
   const simulated = monteCarlo(felt, TAKE_OVER)
-  return { method: 'monte-carlo', symmetric: false, probabilityBelow: simulated.probabilityBelow, lowDb: simulated.shortest.lowDb, highDb: simulated.shortest.highDb }
+  const { medianDb, shortest } = simulated
+  return {
+    method: 'monte-carlo', symmetric: false, shiftDb: medianDb, lowDb: shortest.lowDb - medianDb, highDb: shortest.highDb - medianDb,
+    probabilityBelow: xDb => simulated.probabilityBelow(xDb + medianDb),
+  }
 }
 
 /** Distributions already worked out, by what they are made of. Handed in by the caller and kept as long as the caller likes. */

@@ -16,6 +16,18 @@ const COVERAGE = 0.95
 export function invertCharacteristic(shapes: readonly Shape[]): ErrorDistribution {
   const reachDb = shapes.reduce((sum, shape) => sum + shape.reachDb, 0)
   const symmetric = shapes.every(shape => shape.symmetric)
+  const alone = shapes.length === 1 ? shapes[0]!.below : undefined
+  const inside = alone ?? sumBelow(shapes, reachDb)
+  const probabilityBelow = (xDb: number): number => (xDb >= reachDb ? 1 : xDb <= -reachDb ? 0 : Math.min(1, Math.max(0, inside(xDb))))
+  const at = (share: number) => quantile(probabilityBelow, share, reachDb)
+  const highDb = at(0.5 + COVERAGE / 2)
+  if (symmetric) return { method: 'inversion', symmetric, shiftDb: 0, probabilityBelow, lowDb: -highDb, highDb }
+  const shiftDb = at(0.5)
+  return { method: 'inversion', symmetric, shiftDb, lowDb: at(0.5 - COVERAGE / 2) - shiftDb, highDb: highDb - shiftDb, probabilityBelow: xDb => probabilityBelow(xDb + shiftDb) }
+}
+
+/** P(sum ≤ x) inside the reach of the sum. */
+function sumBelow(shapes: readonly Shape[], reachDb: number): (xDb: number) => number {
   const step = Math.PI / reachDb
   const real: number[] = []
   const imaginary: number[] = []
@@ -36,13 +48,7 @@ export function invertCharacteristic(shapes: readonly Shape[]): ErrorDistributio
   }
   const re = Float64Array.from(real)
   const im = Float64Array.from(imaginary)
-  const probabilityBelow = (xDb: number): number => {
-    if (xDb >= reachDb) return 1
-    if (xDb <= -reachDb) return 0
-    return Math.min(1, Math.max(0, series(xDb * step, re, im)))
-  }
-  const highDb = quantile(probabilityBelow, 0.5 + COVERAGE / 2, reachDb)
-  return { method: 'inversion', symmetric, probabilityBelow, highDb, lowDb: symmetric ? -highDb : quantile(probabilityBelow, 0.5 - COVERAGE / 2, reachDb) }
+  return xDb => series(xDb * step, re, im)
 }
 
 /** 1/2 + Σ re·sin((k + 1/2)α) − im·cos((k + 1/2)α), the angles stepped by rotation. */

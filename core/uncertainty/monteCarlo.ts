@@ -18,6 +18,7 @@ export interface Simulated {
   trials: number
   seed: number
   meanDb: number
+  medianDb: number
   standardDeviationDb: number
   /** Shortest interval that holds 95 % of the draws. */
   shortest: { lowDb: number; highDb: number }
@@ -39,9 +40,13 @@ export function monteCarlo(contributions: readonly Contribution[], options: Mont
   assertInRange('Trials', trials, 100, 20e6)
   const sums = drawSums(contributions, trials, seed)
   let sorted: Float64Array | null = null
+  const inOrder = () => (sorted ??= Float64Array.from(sums).sort())
   return {
     trials, seed, ...moments(sums), ...intervals(sums),
-    probabilityBelow: xDb => countBelow(sorted ??= Float64Array.from(sums).sort(), xDb) / trials,
+    get medianDb() {
+      return inOrder()[trials >> 1]!
+    },
+    probabilityBelow: xDb => countBelow(inOrder(), xDb) / trials,
   }
 }
 

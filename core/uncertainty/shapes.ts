@@ -15,6 +15,8 @@ export interface Shape {
   /** Largest |X| that matters, dB; −Infinity draws are possible beyond it where `clipped`. */
   reachDb: number
   symmetric: boolean
+  /** P(X ≤ x) in closed form, where there is one: the series of a lone shape with an edge converges too slowly. */
+  below?: (xDb: number) => number
   /** Part of the distribution lies at −Infinity: only simulation can carry it. */
   clipped: boolean
 }
@@ -36,9 +38,9 @@ export function shapeOf(contribution: Contribution): Shape {
   const { distribution, halfWidthDb: a, standardUncertaintyDb: u } = contribution
   switch (distribution) {
     case 'normal': return even(t => Math.exp(-0.5 * u * u * t * t), (p, q) => u * Math.sqrt(-2 * Math.log(p)) * Math.cos(2 * Math.PI * q), NORMAL_REACH * u)
-    case 'rectangular': return even(t => sinc(a * t), p => a * (2 * p - 1), a)
+    case 'rectangular': return { ...even(t => sinc(a * t), p => a * (2 * p - 1), a), below: x => (x / a + 1) / 2 }
     case 'triangular': return even(t => sinc(a * t / 2) ** 2, (p, q) => a * (p + q - 1), a)
-    case 'u-shaped': return even(t => besselJ0(a * t), p => a * Math.cos(2 * Math.PI * p), a)
+    case 'u-shaped': return { ...even(t => besselJ0(a * t), p => a * Math.cos(2 * Math.PI * p), a), below: x => 1 - Math.acos(x / a) / Math.PI }
     case 'student-t': return studentShape(contribution)
     case 'power-share': return powerShare(contribution.parameter)
     case 'two-ports': return cells(twoPorts(contribution.parameter), false)
@@ -94,6 +96,7 @@ function powerShare(h: number): Shape {
       const factor = 1 + h * (2 * p - 1)
       return factor <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(factor)
     },
+    below: x => ((10 ** (x / 10) - 1) / h + 1) / 2,
     reachDb: Math.max(-logLow, logHigh), symmetric: false, clipped: h > 0.98,
   }
 }

@@ -45,7 +45,7 @@ describe('the spectrum', () => {
   const harmonics = stationById('harmonics')
   const step = harmonics.plan(trekB, context)[0]!
   const slots = harmonics.evaluate(step, context).slots
-  const input = { palette, slots, trace: null, limitDbm: -16.02, limitLabel: 'limit', carrierHz: 146.52e6, reachHz: 960e6 }
+  const input = { palette, slots, trace: null, limitLabel: 'limit', carrierHz: 146.52e6, reachHz: 960e6 }
 
   it('marks every reading with its verdict’s colour, and draws stems without a trace', () => {
     const option = buildSpectrumOption(input)
@@ -59,7 +59,12 @@ describe('the spectrum', () => {
     expect(seriesOf(option, 'trace').data).toEqual([[100, -40], [200, null]])
   })
 
-  it('draws no limit where there is none', () => expect(seriesOf(buildSpectrumOption({ ...input, limitDbm: null }), 'limit').data).toEqual([]))
+  it('draws no limit where there is none, and steps it where harmonics have their own', () => {
+    expect(seriesOf(buildSpectrumOption({ ...input, slots: slots.map(slot => ({ ...slot, limit: null, yardstick: null })) }), 'limit').data).toEqual([])
+    const stepped = slots.map(slot => (slot.limit?.kind === 'limit' && slot.slot.id === 'x3' ? { ...slot, limit: { ...slot.limit, limitDbm: -54 } } : slot))
+    const line = seriesOf(buildSpectrumOption({ ...input, slots: stepped }), 'limit').data as [number, number][]
+    expect(line.filter(([, dbm]) => dbm === -54).map(([mhz]) => mhz)).toEqual([2.5 * 146.52, 3.5 * 146.52].map(mhz => expect.closeTo(mhz, 6)))
+  })
 
   it('escapes names in its tooltip', () => {
     const { formatter } = (buildSpectrumOption(input) as unknown as { tooltip: { formatter: (one: unknown) => string } }).tooltip

@@ -1,25 +1,29 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import type { Part, PartKind } from '#core/chain'
+import { calibrationLoss, type Calibration, coaxLossDb, type Part, type PartKind, type PartLoss } from '#core/chain'
 import { parseFrequency, parsePlainNumber } from '#core/quantity'
 
-const { part, first, last, locked } = defineProps<{ part: Part; first: boolean; last: boolean; locked: boolean }>()
-const emit = defineEmits<{ change: [label: string, recipe: (draft: Part) => void]; duplicate: []; remove: []; move: [by: number] }>()
+const { part, first, last, locked, calibrations, onOther } = defineProps<{ part: Part; first: boolean; last: boolean; locked: boolean; /** Measured paths of this part. */ calibrations: readonly Calibration[]; /** Readings that rest on another loss than the one that stands. */ onOther: number }>()
+const emit = defineEmits<{ change: [label: string, recipe: (draft: Part) => void]; duplicate: []; remove: []; move: [by: number]; measure: []; rejudge: [] }>()
 
-const KINDS: { value: PartKind; title: string }[] = [{ value: 'jumper', title: 'Jumper' }, { value: 'pad', title: 'Pad' }, { value: 'adapter', title: 'Adapter' }, { value: 'load', title: 'Load' }]
-const LOSSES = [{ value: 'figure', title: 'One figure' }, { value: 'table', title: 'Table over frequency' }]
+const KINDS: { value: PartKind; title: string }[] = [{ value: 'jumper', title: 'Jumper' }, { value: 'pad', title: 'Pad' }, { value: 'adapter', title: 'Adapter' }, { value: 'load', title: 'Load' }, { value: 'sampler', title: 'Through-line sampler' }, { value: 'coupler', title: 'Directional coupler' }, { value: 'combiner', title: 'Combiner' }, { value: 'filter', title: 'Filter' }, { value: 'dc-block', title: 'DC block' }]
+const LOSSES = [{ value: 'figure', title: 'One figure' }, { value: 'table', title: 'Table over frequency' }, { value: 'coax', title: 'Law of a cable' }]
 const KNOWN = [{ value: 'rectangular', title: '±a from a data sheet' }, { value: 'normal', title: 'U (k = 2) from a certificate' }]
 
 const row = reactive({ frequency: '', loss: '', error: '' })
 
-function setLossKind(kind: 'figure' | 'table'): void {
+function setLossKind(kind: PartLoss['kind']): void {
   emit('change', 'how the loss is given', (draft) => {
     if (kind === draft.loss.kind) return
+    const nowDb = draft.loss.kind === 'figure' ? draft.loss.lossDb : draft.loss.kind === 'table' ? draft.loss.points[0]?.lossDb ?? 0 : coaxLossDb(draft.loss, 100e6)
     draft.loss = kind === 'figure'
-      ? { kind: 'figure', lossDb: draft.loss.kind === 'table' ? draft.loss.points[0]?.lossDb ?? 0 : 0 }
-      : { kind: 'table', points: draft.loss.kind === 'figure' ? [{ frequencyHz: 100e6, lossDb: draft.loss.lossDb }] : [] }
+      ? { kind, lossDb: Number(nowDb.toFixed(3)) }
+      : kind === 'table' ? { kind, points: [{ frequencyHz: 100e6, lossDb: Number(nowDb.toFixed(3)) }] } : { kind, lengthM: 1, rootDbPer100M: 14, linearDbPer100M: 2 }
   })
 }
+
+const calibrationItems = computed(() => [{ value: '', title: 'the stated loss' }, ...calibrations.map(one => ({ value: one.id, title: `measured ${one.at.slice(0, 10)}, ±${one.expandedDb} dB` }))])
+const standing = computed(() => calibrations.find(({ id }) => id === part.calibrationId))
 
 function addPoint(): void {
   const frequency = parseFrequency(row.frequency)
@@ -55,11 +59,27 @@ function addPoint(): void {
       <NumberField :model-value="part.ratingW" label="Power rating" unit="W" :min="0.001" :max="100000" optional empty-words="not known" :disabled="locked" @update:model-value="value => emit('change', 'a power rating', draft => { draft.ratingW = value })" />
       <NumberField :model-value="part.fromHz" label="Usable from" frequency optional empty-words="not stated" :disabled="locked" @update:model-value="value => emit('change', 'a usable range', draft => { draft.fromHz = value })" />
       <NumberField :model-value="part.toHz" label="Usable to" frequency optional empty-words="not stated" :disabled="locked" @update:model-value="value => emit('change', 'a usable range', draft => { draft.toHz = value })" />
-      <VSelect :model-value="part.loss.kind" :items="LOSSES" :label="part.kind === 'load' ? 'Loss to its tap' : 'Loss'" :disabled="locked" @update:model-value="value => setLossKind(value as 'figure')" />
+      <VSelect :model-value="part.loss.kind" :items="LOSSES" :label="part.kind === 'load' ? 'Loss to its tap' : 'Loss'" :disabled="locked" @update:model-value="value => setLossKind(value)" />
       <NumberField v-if="part.loss.kind === 'figure'" :model-value="part.loss.lossDb" label="Loss" unit="dB" :min="-60" :max="200" :disabled="locked" @update:model-value="value => emit('change', 'a loss', draft => { draft.loss = { kind: 'figure', lossDb: value ?? 0 } })" />
+      <template v-if="part.loss.kind === 'coax'">
+        <NumberField :model-value="part.loss.lengthM" label="Length" unit="m" :min="0" :max="10000" :disabled="locked" @update:model-value="value => emit('change', 'a length', draft => { if (draft.loss.kind === 'coax') draft.loss.lengthM = value ?? 0 })" />
+        <NumberField :model-value="part.loss.rootDbPer100M" label="√f term, 100 m at 100 MHz" unit="dB" :min="0" :max="1000" :disabled="locked" @update:model-value="value => emit('change', 'the law of a cable', draft => { if (draft.loss.kind === 'coax') draft.loss.rootDbPer100M = value ?? 0 })" />
+        <NumberField :model-value="part.loss.linearDbPer100M" label="f term, 100 m at 100 MHz" unit="dB" :min="-100" :max="1000" :disabled="locked" @update:model-value="value => emit('change', 'the law of a cable', draft => { if (draft.loss.kind === 'coax') draft.loss.linearDbPer100M = value ?? 0 })" />
+      </template>
       <NumberField :model-value="part.lossUncertainty.halfWidthDb" label="Loss known to ±" unit="dB" :min="0" :max="60" :disabled="locked" @update:model-value="value => emit('change', 'how well a loss is known', draft => { draft.lossUncertainty.halfWidthDb = value ?? 0; draft.lossUncertainty.assumed = false })" />
       <VSelect :model-value="part.lossUncertainty.distribution" :items="KNOWN" label="Known from" :disabled="locked" @update:model-value="value => emit('change', 'where a loss is known from', draft => { draft.lossUncertainty.distribution = value as 'normal' })" />
+      <NumberField v-if="part.lossUncertainty.distribution === 'rectangular'" :model-value="part.lossUncertainty.flatnessDb" label="of which over frequency ±" unit="dB" :min="0" :max="60" optional empty-words="not known: all of it" :disabled="locked" @update:model-value="value => emit('change', 'how well a loss is known', draft => { draft.lossUncertainty.flatnessDb = value })" />
+      <NumberField :model-value="part.lossUncertainty.shareOfLoss * 100" label="and of the loss itself ±" unit="%" :min="0" :max="100" :disabled="locked" @update:model-value="value => emit('change', 'how well a loss is known', draft => { draft.lossUncertainty.shareOfLoss = (value ?? 0) / 100 })" />
+      <NumberField :model-value="part.zeroRatingAtC" label="No rating left at" unit="°C" :min="26" :max="1000" optional empty-words="not derated" :disabled="locked" @update:model-value="value => emit('change', 'a derating', draft => { draft.zeroRatingAtC = value })" />
+      <NumberField :model-value="part.peakW" label="Most it may see" unit="W" :min="0.001" :max="100000" optional empty-words="as rated" :disabled="locked" @update:model-value="value => emit('change', 'the most a part may see', draft => { draft.peakW = value })" />
     </div>
+    <div class="measured">
+      <VSelect :model-value="part.calibrationId ?? ''" :items="calibrationItems" label="New readings use" :disabled="locked || calibrations.length === 0" @update:model-value="value => emit('change', 'the loss that stands', draft => { draft.calibrationId = value || null })" />
+      <VBtn variant="outlined" :disabled="locked" @click="emit('measure')">Measure this path</VBtn>
+      <p v-if="standing" class="small">{{ calibrationLoss(standing).map(point => `${point.lossDb.toFixed(2)} dB at ${point.frequencyHz / 1e6} MHz`).join(', ') }}<template v-if="standing.withWhat">; {{ standing.withWhat }}</template></p>
+      <p v-if="onOther > 0" class="small">{{ onOther }} readings were taken with another loss of this part and are judged by that. <VBtn size="small" variant="outlined" :disabled="locked" @click="emit('rejudge')">Judge them by this one</VBtn></p>
+    </div>
+    <p v-if="part.typical" class="small quiet">Typical figures of such parts. <button type="button" class="link" :disabled="locked" @click="emit('change', 'a part’s figures are my own', draft => { draft.typical = false; draft.lossUncertainty.assumed = false })">These are this part’s own</button></p>
     <p v-if="part.lossUncertainty.assumed" class="small quiet">How well this loss is known is a typical figure, assumed until you give your own.</p>
     <div v-if="part.loss.kind === 'table'" class="points">
       <table class="plain">
@@ -87,6 +107,9 @@ function addPoint(): void {
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; }
 .points { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; max-width: 480px; }
 .narrow { max-width: 160px; }
+.measured { display: grid; grid-template-columns: minmax(0, 320px) auto minmax(0, 1fr); gap: 10px 12px; align-items: center; }
+.measured p:last-child:not(:nth-child(3)) { grid-column: 1 / -1; }
+.link { color: var(--spruce); text-decoration: underline; }
 .wrong { color: var(--outside); }
-@media (max-width: 1000px) { .grid { grid-template-columns: 1fr 1fr; } }
+@media (max-width: 1000px) { .grid { grid-template-columns: 1fr 1fr; } .measured { grid-template-columns: minmax(0, 1fr); justify-items: start; } .measured > :first-child { width: 100%; } }
 </style>

@@ -52,6 +52,7 @@ const ROLES = [{ value: 'under-test', title: 'Under test' }, { value: 'control',
     </section>
 
     <ClaimsTable :radio="radio" />
+    <BandFacts v-if="radio.bands.length" :radio="radio" />
   </div>
 </template>
 

@@ -26,7 +26,7 @@ const parsed = computed(() => (text.value.trim() === '' ? null : parseLevel(text
 const preview = computed(() => {
   const read = parsed.value
   if (!read?.ok) return ''
-  const bound = read.isUpperBound ? 'at most ' : ''
+  const bound = read.isUpperBound ? 'at most ' : read.repeatsDbm.length > 0 ? `mean of ${read.repeatsDbm.length}: ` : ''
   return `${bound}${printDbm(read.levelDbm, 2)} = ${printDbmAsWatts(read.levelDbm)}`
 })
 
@@ -93,7 +93,7 @@ defineExpose({ focus: () => input.value?.focus(), select: () => input.value?.sel
 <template>
   <div :class="['reading', { large }]">
     <input
-      ref="input" v-model="text" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="40" :aria-label="label" :aria-invalid="refusal !== null" :disabled="disabled" :placeholder="bareUnit"
+      ref="input" v-model="text" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="300" :aria-label="label" :aria-invalid="refusal !== null" :disabled="disabled" :placeholder="bareUnit"
       @input="typed" @keydown.enter.prevent="enter" @keydown.backspace="backspace" @keydown.esc="escape" @focus="focused = true; emit('focused'); ($event.target as HTMLInputElement).select()" @blur="left"
     >
     <p v-if="refusal" class="refusal" role="alert">{{ refusal.message }}

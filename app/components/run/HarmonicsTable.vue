@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LevelRead } from '#core/quantity'
-import { printMhzFigure, printPlusMinus, printSigned } from '#core/quantity'
+import { printMhzFigure, printRange, printSigned } from '#core/quantity'
 import type { Reading } from '#core/review'
 import { type SlotResult, stepReach, type StationContext, type Step } from '#core/station'
 
@@ -35,7 +35,7 @@ const rows = computed(() => slots.map(result => ({ result, against: result.yards
             />
             <span v-else class="small quiet">out of reach</span>
           </td>
-          <td class="right figure"><template v-if="result.corrected">{{ result.corrected.isUpperBound ? '<' : '' }}{{ printSigned(result.corrected.levelDbm) }} <span class="small quiet">{{ printPlusMinus(result.corrected.budget.rangeDb, '') }}</span></template><template v-else>–</template></td>
+          <td class="right figure"><template v-if="result.corrected">{{ result.corrected.isUpperBound ? '<' : '' }}{{ printSigned(result.corrected.levelDbm) }} <span class="small quiet">{{ printRange(result.corrected.budget, '') }}</span></template><template v-else>–</template></td>
           <td class="right figure">{{ limit?.kind === 'limit' ? printSigned(limit.limitDbm) : '–' }}</td>
           <template v-if="result.slot.id === 'x1'"><td colspan="2" class="quiet">{{ result.reading ? result.words : 'the carrier itself' }}</td></template>
           <template v-else>

@@ -6,9 +6,9 @@ import { EChart } from '~/charts/echarts'
 import { chartPalette } from '~/charts/palette'
 import { buildSpectrumOption } from '~/charts/spectrumOption'
 
-const { slots, trace, limitDbm, limitLabel, carrierHz, reachHz } = defineProps<{ slots: SlotResult[]; trace: TracePoints | null; limitDbm: number | null; limitLabel: string; carrierHz: number; reachHz: number }>()
+const { slots, trace, limitLabel, carrierHz, reachHz } = defineProps<{ slots: SlotResult[]; trace: TracePoints | null; limitLabel: string; carrierHz: number; reachHz: number }>()
 const theme = useTheme()
-const option = computed(() => buildSpectrumOption({ palette: chartPalette(theme.current.value.colors as Record<string, string>), slots, trace, limitDbm, limitLabel, carrierHz, reachHz }))
+const option = computed(() => buildSpectrumOption({ palette: chartPalette(theme.current.value.colors as Record<string, string>), slots, trace, limitLabel, carrierHz, reachHz }))
 const spoken = computed(() => `Spectrum at the radio. ${slots.filter(slot => slot.reading).map(slot => `${slot.slot.label} ${slot.words}`).join('; ') || 'Nothing read yet.'}`)
 </script>
 

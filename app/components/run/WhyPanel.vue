@@ -1,20 +1,47 @@
 <script setup lang="ts">
-import type { LimitAnswer } from '#core/rules'
 import { printDbm } from '#core/quantity'
+import type { LimitAnswer } from '#core/rules'
+import type { JudgedBy } from '#core/station'
 
-const { limit, carrierWords } = defineProps<{ limit: LimitAnswer; carrierWords: string }>()
+/** Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook where there are several. */
+const { limit, carrierWords, each, probability } = defineProps<{ limit: LimitAnswer; carrierWords: string; each: readonly JudgedBy[]; probability: number | null }>()
+
+const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
+const title = computed(() => limit.kind === 'limit' ? `Why ${printDbm(limit.limitDbm)}` : limit.kind === 'no-figure' ? 'Why no figure' : 'Why it cannot be judged yet')
+const percent = computed(() => {
+  if (probability === null) return null
+  const shown = Math.min(99.9, Math.max(0.1, 100 * probability))
+  return `${probability > 0.9995 ? 'more than 99.9' : probability < 0.0005 ? 'less than 0.1' : shown.toFixed(1)} %`
+})
 </script>
 
 <template>
   <section class="sheet panel" aria-labelledby="why-title">
-    <h2 id="why-title">{{ limit.kind === 'limit' ? `Why ${printDbm(limit.limitDbm)}` : 'Why no figure' }}</h2>
+    <h2 id="why-title">{{ title }}</h2>
     <p>{{ limit.reason }}</p>
-    <p class="small quiet">{{ carrierWords }}</p>
-    <p class="source">{{ limit.clause }} · {{ limit.rulebook.title }}<span v-if="limit.kind === 'limit' && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
+    <p v-if="carrierWords" class="small quiet">{{ carrierWords }}</p>
+    <table v-if="demands.length" class="small">
+      <thead class="only-read"><tr><th>What is asked</th><th>Limit</th></tr></thead>
+      <tbody><tr v-for="demand in demands" :key="demand.words" :class="{ governs: demand.governs }"><td>{{ demand.words }}<span v-if="demand.governs"> · governs</span></td><td class="figure right">{{ printDbm(demand.limitDbm, 2) }}</td></tr></tbody>
+    </table>
+    <p v-if="percent !== null" class="small">The true value complies with <strong>{{ percent }}</strong> probability.</p>
+    <template v-if="each.length > 1">
+      <h3>By each rulebook</h3>
+      <ul class="small each">
+        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span class="quiet">, {{ one.limit.kind === 'limit' ? printDbm(one.limit.limitDbm) : one.limit.clause }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
+      </ul>
+    </template>
+    <p class="source">{{ limit.clause }} · {{ limit.rulebook.title }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="limit.kind === 'limit' && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
   </section>
 </template>
 
 <style scoped>
 .panel { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 7px; }
 .source { color: var(--spruce); }
+table { width: 100%; border-collapse: collapse; }
+td { padding: 3px 0; vertical-align: top; color: var(--ink-2); }
+.governs td { color: var(--ink); font-weight: 600; }
+.right { text-align: right; white-space: nowrap; padding-left: 10px; }
+.each { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; }
+.each li { display: flex; justify-content: space-between; gap: 10px; align-items: baseline; }
 </style>

@@ -28,7 +28,7 @@ const entries = computed<Entry[]>(() => PLACES.map((place): Entry => {
     return { ...place, state: worst?.verdict.state ?? null, count: `${done}/${results.length}` }
   }
   if (place.id === 'card') return { ...place, state: cardState.value ? 'inside' : null, count: cardState.value ? '' : 'open' }
-  if (place.id === 'rulebooks') return { ...place, state: 'inside', count: store.review?.settings.yardstickId ? '1 + own' : '1' }
+  if (place.id === 'rulebooks') return { ...place, state: 'inside', count: `${store.review?.settings.rulebookIds.length ?? 1}${store.review?.settings.yardstickId ? ' + own' : ''}` }
   if (place.id === 'bench') return { ...place, ...benchState.value }
   return { ...place, state: null, count: '' }
 }))

@@ -11,7 +11,7 @@ const everything = JSON.stringify(report)
 
 describe('the report', () => {
   it('has findings, every set, bench, rule, cautions and versions', () => {
-    expect(report.sections.map(({ id }) => id)).toEqual(['findings', 'set-trek-a', 'set-trek-b', 'set-mini', 'set-tarnwick', 'set-pellworth', 'set-c1', 'bench', 'rule', 'cautions', 'versions'])
+    expect(report.sections.map(({ id }) => id)).toEqual(['findings', 'set-trek-a', 'set-trek-b', 'set-mini', 'set-tarnwick', 'set-pellworth', 'set-c1', 'bench', 'believability', 'rule', 'cautions', 'versions'])
   })
 
   it('prints every reading as it was taken', () => {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { benchChecks, type PartKind } from '#core/chain'
+import { useNow } from '@vueuse/core'
+import { benchChecks, type Calibration, calibratedChain, partLibrary, type PartKind } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { highestClaimW, setShortName } from '#core/review'
-import { HIGHEST_HARMONIC, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
+import { checkConditions, harmonicSlots, HIGHEST_HARMONIC, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -38,9 +39,13 @@ const hottest = computed(() => {
 })
 const carrierHz = computed(() => hottest.value?.place.channel.frequencyHz ?? 146.52e6)
 const powerW = computed(() => hottest.value?.powerW ?? (set.value ? highestClaimW(set.value) : null) ?? 5)
-const limitDbm = computed(() => strictestLimitDbm(context.value, carrierHz.value, powerW.value))
+const limitDbm = computed(() => (set.value && hottest.value ? strictestLimitDbm(context.value, { set: set.value, ...hottest.value.place }, powerW.value) : null))
+/** The chain with the losses that were measured. */
+const standingChain = computed(() => chain.value && calibratedChain(chain.value, { calibrations: review.value.calibrations, swaps: review.value.calibrationSwaps, pins: null }))
+const now = useNow({ interval: 60_000 })
 const checks = computed(() => chain.value ? benchChecks({
-  chain: chain.value, instrument: instrument.value, carrierHz: carrierHz.value, powerW: powerW.value, powerFrom: hottest.value?.powerFrom ?? 'assumed',
+  chain: standingChain.value!, instrument: instrument.value, carrierHz: carrierHz.value, powerW: powerW.value, powerFrom: hottest.value?.powerFrom ?? 'assumed',
+  ...checkConditions(context.value), calibration: { calibrations: review.value.calibrations, at: now.value.toISOString(), maxAgeDays: review.value.settings.calibrationMaxAgeDays },
   harmonicLimitDbm: limitDbm.value, highestHarmonic: instrument.value?.kind === 'spectrum-analyser' ? HIGHEST_HARMONIC : 1,
 }) : [])
 watchEffect(() => { ui.benchChecks = checks.value })
@@ -58,6 +63,27 @@ const PARTS: { kind: PartKind; title: string }[] = [{ kind: 'jumper', title: 'A 
 function addPart(kind: PartKind): void {
   if (!chain.value) return
   selected.value = { kind: 'part', id: edits.addPart(chain.value.id, kind) }
+}
+
+function addFromLibrary(libraryId: string): void {
+  if (!chain.value) return
+  selected.value = { kind: 'part', id: edits.addLibraryPart(chain.value.id, libraryId) }
+}
+
+const measuring = ref(false)
+const partCalibrations = computed(() => review.value.calibrations.filter(({ partId }) => partId === selectedPart.value?.id))
+/** Where the path is going to be read: the carrier and its harmonics within reach of the instrument. */
+const suggestedHz = computed(() => harmonicSlots(carrierHz.value).map(({ frequencyHz }) => frequencyHz).filter(hz => !instrument.value || (hz >= instrument.value.fromHz && hz <= instrument.value.toHz)))
+
+function keepCalibration(calibration: Calibration): void {
+  if (!chain.value) return
+  edits.keepCalibration(chain.value.id, calibration)
+  const resting = selectedPart.value ? edits.readingsOnOther(chain.value, selectedPart.value).length : 0
+  ui.say(resting > 0 ? `The measured loss stands for new readings. ${resting} earlier ones stay with the loss they were taken with until you ask.` : 'The measured loss stands for this part now.')
+}
+
+function setting<K extends 'ambientC' | 'calibrationMaxAgeDays'>(key: K, value: number): void {
+  store.change('the conditions at the bench', (draft) => { draft.settings[key] = value })
 }
 
 function addInstrument(kind: 'power-meter' | 'spectrum-analyser'): void {
@@ -105,6 +131,16 @@ function assign(stationId: string, id: string): void {
           <template #activator="{ props }"><VBtn color="primary" :disabled="locked" v-bind="props">Add a part</VBtn></template>
           <VList density="compact"><VListItem v-for="part in PARTS" :key="part.kind" :title="part.title" @click="addPart(part.kind)" /></VList>
         </VMenu>
+        <VMenu v-if="chain">
+          <template #activator="{ props }"><VBtn variant="outlined" :disabled="locked" v-bind="props">From the library</VBtn></template>
+          <VList density="compact" max-height="420">
+            <template v-for="group in partLibrary" :key="group.title">
+              <VListSubheader>{{ group.title }}</VListSubheader>
+              <VListItem v-for="entry in group.parts" :key="entry.id" :title="entry.title" @click="addFromLibrary(entry.id)" />
+            </template>
+            <VListItem class="small quiet" title="Typical figures, to be made your own" disabled />
+          </VList>
+        </VMenu>
       </div>
     </div>
 
@@ -120,7 +156,7 @@ function assign(stationId: string, id: string): void {
 
     <template v-if="chain">
       <LevelStaircase
-        :chain="chain" :instrument="instrument" :radio-name="radioName" :radio-detail="radioDetail" :carrier-hz="carrierHz" :power-w="powerW" :limit-dbm="limitDbm"
+        :chain="standingChain!" :instrument="instrument" :radio-name="radioName" :radio-detail="radioDetail" :carrier-hz="carrierHz" :power-w="powerW" :limit-dbm="limitDbm"
         :selected-part-id="selectedPart?.id ?? null" :locked="locked" :alarm-parts="alarmParts"
         @select="id => selected = selected?.id === id ? null : { kind: 'part', id }" @select-instrument="() => chain && (selected = { kind: 'instrument', id: chain.instrumentId })"
         @move="(partId, to) => chain && edits.movePart(chain.id, partId, to)"
@@ -128,12 +164,15 @@ function assign(stationId: string, id: string): void {
 
       <PartEditor
         v-if="selectedPart" :key="selectedPart.id" :part="selectedPart" :locked="locked" :first="chain.parts[0]?.id === selectedPart.id" :last="chain.parts.at(-1)?.id === selectedPart.id"
+        :calibrations="partCalibrations" :on-other="edits.readingsOnOther(chain, selectedPart).length" @measure="measuring = true" @rejudge="chain && selectedPart && edits.rejudge(chain, selectedPart)"
         @change="(label, recipe) => chain && selectedPart && edits.changePart(chain.id, selectedPart.id, label, recipe)"
         @duplicate="() => chain && selectedPart && (selected = { kind: 'part', id: edits.duplicatePart(chain.id, selectedPart) })"
         @remove="() => { if (chain && selectedPart) { edits.removePart(chain.id, selectedPart); selected = null } }"
         @move="by => chain && selectedPart && edits.movePart(chain.id, selectedPart.id, chain.parts.findIndex(({ id }) => id === selectedPart!.id) + by)"
       />
     </template>
+
+    <MeasurePathDialog v-if="selectedPart && chain" :key="`path-${selectedPart.id}`" v-model:open="measuring" :part="selectedPart" :review-id="review.id" :suggested-hz="suggestedHz" @keep="keepCalibration" />
 
     <InstrumentEditor
       v-if="selectedInstrument" :key="selectedInstrument.id" :instrument="selectedInstrument" :locked="locked"
@@ -143,7 +182,10 @@ function assign(stationId: string, id: string): void {
     />
 
     <div v-if="chain" class="columns">
-      <section class="sheet block" aria-labelledby="before"><h2 id="before">Before you key up</h2><ChecksList :checks="before" /></section>
+      <div class="stack">
+        <section class="sheet block" aria-labelledby="before"><h2 id="before">Before you key up</h2><ChecksList :checks="before" /></section>
+        <BelievablePanel :key="chain.id" :chain="chain" :instrument="instrument" :carrier-hz="carrierHz" />
+      </div>
       <div class="stack">
         <section class="sheet block" aria-labelledby="what">
           <h2 id="what">Checked for</h2>
@@ -155,6 +197,15 @@ function assign(stationId: string, id: string): void {
               :label="`${choice.station.title} goes through`" :disabled="locked" no-data-text="no chain suits" @update:model-value="value => value && assign(choice.station.id, value)"
             />
           </template>
+        </section>
+        <section class="sheet block" aria-labelledby="conditions">
+          <h2 id="conditions">Heat and age</h2>
+          <div class="two">
+            <NumberField :model-value="review.settings.duty.keyedS" label="Keyed for" unit="s" :min="1" :max="86400" :disabled="locked" @update:model-value="value => value && store.change('the planned duty', draft => { draft.settings.duty.keyedS = value })" />
+            <NumberField :model-value="review.settings.duty.restS" label="then rest" unit="s" :min="0" :max="86400" :disabled="locked" @update:model-value="value => value !== null && store.change('the planned duty', draft => { draft.settings.duty.restS = value })" />
+            <NumberField :model-value="review.settings.ambientC" label="At the bench" unit="°C" :min="-60" :max="90" :disabled="locked" @update:model-value="value => value !== null && setting('ambientC', value)" />
+            <NumberField :model-value="review.settings.calibrationMaxAgeDays" label="Calibration good for" unit="days" :min="1" :max="36500" :disabled="locked" @update:model-value="value => value && setting('calibrationMaxAgeDays', Math.round(value))" />
+          </div>
         </section>
         <section v-if="reach.length" class="sheet block" aria-labelledby="reach"><h2 id="reach">Reach</h2><ChecksList :checks="reach" /></section>
         <section class="sheet block" aria-labelledby="chain-facts">
@@ -186,6 +237,7 @@ function assign(stationId: string, id: string): void {
 .tabs button { padding: 7px 13px; border-radius: var(--radius); color: var(--ink-2); border: 1px solid transparent; }
 .tabs button:hover { border-color: var(--line-2); }
 .tabs .here { background: rgb(var(--v-theme-secondary)); color: rgb(var(--v-theme-background)); font-weight: 600; }
+.two { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
 .block { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; }
 @media (max-width: 1000px) { .columns { grid-template-columns: minmax(0, 1fr); } }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LevelRead } from '#core/quantity'
-import { printClaimW, printDb, printMhzFigure, printPlusMinus, printWatts, wattsFromDbm, dbmFromWatts, printSigned } from '#core/quantity'
+import { printClaimW, printDb, printMhzFigure, printRange, printWatts, wattsFromDbm, dbmFromWatts, printSigned } from '#core/quantity'
 import { CARRIER_POWER_ID, type StepResult } from '#core/station'
 
 const store = useReviewStore()
@@ -52,7 +52,7 @@ useKeys({
   ...Object.fromEntries([...'0123456789'].map(digit => [digit, () => field.value?.focus()])),
 })
 
-const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW or 36.9 dBm' : '36.9 dBm or 4.37 W')
+const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW, 36.9 dBm, or several: 4.37; 4.41; 4.35' : '36.9 dBm, 4.37 W, or several with ; between')
 </script>
 
 <template>
@@ -67,7 +67,7 @@ const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW or 36.9 d
         </div>
         <div class="answer" aria-live="polite">
           <p class="small quiet">At the radio’s socket</p>
-          <p class="figure power" data-testid="socket-power">{{ measuredW === null ? '–' : `${slot.corrected?.isUpperBound ? '<' : ''}${printWatts(measuredW)}` }} <span v-if="slot.corrected" class="range">{{ printPlusMinus(slot.corrected.budget.rangeDb) }}</span></p>
+          <p class="figure power" data-testid="socket-power">{{ measuredW === null ? '–' : `${slot.corrected?.isUpperBound ? '<' : ''}${printWatts(measuredW)}` }} <span v-if="slot.corrected" class="range">{{ printRange(slot.corrected.budget) }}</span></p>
           <MarginStrip :verdict="slot.verdict" />
           <p class="spread"><VerdictWord :state="slot.verdict.state" :words="slot.words" large data-testid="verdict" /><span v-if="shortfall !== null" class="small quiet">{{ printSigned(shortfall, 2) }} dB against {{ step.claim.kind === 'watts' ? printClaimW(step.claim.powerW) : '' }}<template v-if="store.review?.settings.claimToleranceDb">, tolerance {{ printDb(store.review.settings.claimToleranceDb) }}</template></span></p>
         </div>

@@ -62,6 +62,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
                 <MarginStrip :verdict="answer.verdict" />
                 <VerdictWord :state="answer.verdict.state" :words="answer.words" />
                 <span v-if="answer.detail" class="small quiet detail">{{ answer.detail }}</span>
+                <span v-for="one in answer.each" :key="one.title" class="small each"><span class="quiet">{{ one.title }}:</span> <VerdictWord :state="one.verdict.state" :words="one.words" /></span>
               </NuxtLink>
             </td>
           </tr>
@@ -71,6 +72,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
     <div v-if="said.length" class="remarks">
       <section v-for="remark in said" :key="remark.id" class="sheet remark"><h2>{{ remark.title }}</h2><p>{{ remark.text }}</p></section>
     </div>
+    <OtherTesters v-if="found.sets.length" />
   </div>
 </template>
 
@@ -92,6 +94,8 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
 .cell { display: grid; gap: 2px; padding: 8px 10px 10px; color: inherit; text-decoration: none; height: 100%; align-content: start; }
 .cell:hover { background: rgba(var(--v-theme-inside-wash), .40); }
 .detail { line-height: 1.3; }
+.each { display: flex; flex-wrap: wrap; gap: 0 5px; line-height: 1.3; }
+.each :deep(*) { font-size: 13px; }
 .absent { display: block; padding: 12px 10px; }
 .remarks { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }
 .remark { padding: 14px 16px; display: grid; gap: 6px; align-content: start; }

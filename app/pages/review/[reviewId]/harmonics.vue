@@ -27,12 +27,16 @@ const focus = computed(() => {
   if (chosen && (chosen.reading || chosen.limit)) return chosen.slot.id === 'x1' ? { ...chosen, limit: slots[1]?.limit ?? null } : chosen
   return result.value?.governs ?? slots[1] ?? null
 })
-const drawnLimit = computed(() => {
+/** What the line in the spectrum is called: a figure where it is the same at every harmonic. */
+const limitLabel = computed(() => {
   const slots = result.value?.slots ?? []
-  const law = slots.find(({ limit }) => limit?.kind === 'limit')?.limit
-  if (law?.kind === 'limit') return { dbm: law.limitDbm, label: `limit ${printDbm(law.limitDbm, 2)}` }
-  const own = slots.find(({ yardstick }) => yardstick?.limit.kind === 'limit')?.yardstick?.limit
-  return own?.kind === 'limit' ? { dbm: own.limitDbm, label: `your yardstick ${printDbm(own.limitDbm, 2)}, no figure in law` } : { dbm: null, label: '' }
+  const own = slots.some(({ yardstick }) => yardstick?.limit.kind === 'limit')
+  const levels = [...new Set(slots.flatMap(({ limit, yardstick }) => {
+    const shown = yardstick?.limit ?? limit
+    return shown?.kind === 'limit' ? [printDbm(shown.limitDbm, 2)] : []
+  }))]
+  const figure = levels.length === 1 ? ` ${levels[0]!}` : ' at each harmonic'
+  return levels.length === 0 ? '' : own ? `your yardstick${figure}, no figure in law` : `limit${figure}`
 })
 
 const traceHead = computed(() => store.review?.traces.filter(({ setId, stepId }) => setId === set.value?.id && stepId === step.value?.id).at(-1) ?? null)
@@ -158,7 +162,7 @@ function assignChain(id: string): void {
     <div class="stack">
       <StepHead :step="step" :index="stepIndex" :count="steps.length" title="Harmonics" @go="by => run.toStep(by)" />
       <RadioSettings :step="step" :unsafe="unsafe" />
-      <SpectrumPlot :slots="result.slots" :trace="drawnTrace" :limit-dbm="drawnLimit.dbm" :limit-label="drawnLimit.label" :carrier-hz="step.channel.frequencyHz" :reach-hz="instrument?.toHz ?? 1e9" />
+      <SpectrumPlot :slots="result.slots" :trace="drawnTrace" :limit-label="limitLabel" :carrier-hz="step.channel.frequencyHz" :reach-hz="instrument?.toHz ?? 1e9" />
       <QuestionsList :questions="result.questions" />
       <section class="sheet table" aria-label="Harmonics of this step">
         <HarmonicsTable :key="step.id" :step="step" :slots="result.slots" :context="store.context" :kept="kept" :focus-slot-id="focusSlotId" :disabled="store.readOnly || !step.chainId" @focus-slot="id => focusSlotId = id" @draft="draftOf" @keep="keep" @go-on="goOn" @go-back="goBack" />
