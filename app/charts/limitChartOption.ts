@@ -38,7 +38,7 @@ export function buildLimitChartOption(input: LimitChartInput): EChartsCoreOption
     yAxis: { type: 'value', min: lowest, max: highest, interval: 20, axisLine: { show: false }, axisTick: { show: false }, axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, formatter: (dbm: number) => printSigned(dbm, 0) }, splitLine: { lineStyle: { color: palette.line } } },
     series: [
       ...drawn.map((curve, index) => ({
-        type: 'line', name: curve.rulebook.title, showSymbol: false, connectNulls: false, lineStyle: { color: colours[index % colours.length], width: 2, type: DASHES[index % DASHES.length] }, itemStyle: { color: colours[index % colours.length] },
+        type: 'line', name: curve.rulebook.title, showSymbol: false, symbol: 'none', connectNulls: false, lineStyle: { color: colours[index % colours.length], width: 2, type: DASHES[index % DASHES.length] }, itemStyle: { color: colours[index % colours.length] },
         data: curve.points.map(({ frequencyHz, limitDbm }) => [frequencyHz / 1e6, limitDbm]),
       })),
       {

@@ -39,7 +39,7 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     const review = store.review
     if (!review || !store.context) return null
     const reading = draft.value && step.value && toReading(step.value, draft.value, 'draft')
-    return reading ? stationContext({ ...review, readings: [...review.readings, reading] }, { distributions: store.distributions }) : store.context
+    return reading ? stationContext({ ...review, readings: [...review.readings, reading] }, store.shared) : store.context
   })
   const result = computed(() => (step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null))
   const results = computed(() => (shownContext.value ? steps.value.map(one => station.evaluate(one, shownContext.value!)) : []))

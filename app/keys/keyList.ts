@@ -17,6 +17,7 @@ export const KEY_LIST: readonly { keys: string[]; words: string }[] = [
   { keys: ['G', 'F'], words: 'go to findings' },
   { keys: ['G', 'R'], words: 'go to report' },
   { keys: ['G', 'S'], words: 'go to the shelf' },
+  { keys: ['G', 'T'], words: 'go to the tools' },
   { keys: ['/'], words: 'find a place, radio or step' },
   { keys: ['T'], words: 'day or night' },
   { keys: ['Ctrl', 'Z'], words: 'undo' },

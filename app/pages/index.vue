@@ -111,6 +111,7 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
           <p class="quiet">Every review in this browser. Nothing leaves it unless you take it away as a file.</p>
         </div>
         <div class="row">
+          <VBtn variant="text" to="/tools">Tools</VBtn>
           <VBtn variant="outlined" @click="filePicker?.click()">Bring in a review</VBtn>
           <input ref="filePicker" type="file" accept=".json,application/json" class="only-read" tabindex="-1" aria-label="Review file" data-testid="review-file" @change="picked">
         </div>

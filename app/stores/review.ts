@@ -1,7 +1,6 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
 import type { Review, TracePoints } from '#core/review'
-import { stationContext } from '#core/station'
-import { createDistributions } from '#core/uncertainty'
+import { createSharedWork, stationContext } from '#core/station'
 import { loadReview, loadTrace, saveReview, saveTrace } from '~/storage/reviewStorage'
 import { lockReview, type LockState, type ReviewLock } from '~/storage/reviewLock'
 
@@ -29,8 +28,8 @@ export const useReviewStore = defineStore('review', () => {
   let channel: BroadcastChannel | null = null
   let writing: Promise<void> = Promise.resolve()
 
-  const distributions = markRaw(createDistributions())
-  const context = computed(() => review.value && stationContext(review.value, { distributions }))
+  const shared = markRaw(createSharedWork())
+  const context = computed(() => review.value && stationContext(review.value, shared))
   const readOnly = computed(() => lockState.value !== 'mine')
   const canUndo = computed(() => past.value.length > 0 && !readOnly.value)
   const canRedo = computed(() => future.value.length > 0 && !readOnly.value)
@@ -150,5 +149,5 @@ export const useReviewStore = defineStore('review', () => {
     return found
   }
 
-  return { review, missing, problem, lockState, readOnly, saveState, context, distributions, canUndo, canRedo, traces, open, close, takeOver, change, undo, redo, keepTrace, tracePoints }
+  return { review, missing, problem, lockState, readOnly, saveState, context, shared, canUndo, canRedo, traces, open, close, takeOver, change, undo, redo, keepTrace, tracePoints }
 })

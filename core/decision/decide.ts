@@ -46,15 +46,13 @@ export function decide(input: DecideInput): Verdict {
   const marginHighDb = marginDb + (upper ? -errors.lowDb : errors.highDb)
   const probabilityComplies = upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
   const state = stateFor(rule, { marginDb, probabilityComplies })
-  const base: Omit<Verdict, 'state' | 'why'> = {
+  const usable = !isUpperBound || (upper ? state === 'inside' : state === 'outside')
+  return {
+    state: usable ? state : 'not-covered',
     marginDb, marginLowDb, marginHighDb, rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
     probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three',
+    why: !isUpperBound ? null : usable ? 'At the noise floor: the true level is at most this.' : 'At the noise floor, and the floor is not low enough to tell.',
   }
-  if (!isUpperBound) return { ...base, state, why: null }
-  const usable = upper ? state === 'inside' : state === 'outside'
-  return usable
-    ? { ...base, state, why: 'At the noise floor: the true level is at most this.' }
-    : { ...base, state: 'not-covered', why: 'At the noise floor, and the floor is not low enough to tell.' }
 }
 
 /** P(error < x): a certain value right at a lower limit complies. */

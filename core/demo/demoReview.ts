@@ -4,6 +4,7 @@ import { type HarmonicPeak, traceDoubt, tracePeaks } from '../format'
 import { dbmFromWatts, parseLevel, wattsFromDbm } from '../quantity'
 import { type Reading, type ReadingSource, type RadioSet, type Review, type ReviewBundle, newReview, type TracePoints } from '../review'
 import { HIGHEST_HARMONIC, stationById, stationContext, type StationContext, type Step, stepReach } from '../station'
+import { demoCalibrations, demoControlChecks, demoOtherFigures, demoPadTests } from './demoBelievability'
 import { demoChains, demoInstruments } from './demoBench'
 import { demoSets } from './demoSets'
 import { demoTrace } from './demoTrace'
@@ -28,7 +29,8 @@ export function demoReview(): ReviewBundle {
     ...fresh, settings: { ...fresh.settings, yardstickId: 'good-practice' },
     purpose: 'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
     reviewer: 'Demo bench',
-    sets: structuredCopy(demoSets), instruments: structuredCopy(demoInstruments), chains: structuredCopy(demoChains),
+    sets: structuredCopy(demoSets), instruments: structuredCopy(demoInstruments), chains: structuredCopy(demoChains).map(chain => ({ ...chain, parts: chain.parts.map(part => ({ ...part, calibrationId: demoCalibrations.find(({ partId }) => partId === part.id)?.id ?? null })) })),
+    calibrations: structuredCopy(demoCalibrations), padTests: structuredCopy(demoPadTests), controlChecks: structuredCopy(demoControlChecks), otherFigures: structuredCopy(demoOtherFigures),
   }
   const context = stationContext(review)
   const bench = new DemoBench(context)

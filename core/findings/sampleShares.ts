@@ -1,5 +1,5 @@
 import { clopperPearson } from '../decision'
-import { printNumber } from '../quantity'
+import { printNumber, UNIT_SPACE } from '../quantity'
 import type { RadioSet } from '../review'
 import type { Findings } from './findings'
 import type { Remark } from './remarks'
@@ -28,5 +28,5 @@ export function sampleShares(findings: Findings): Remark[] {
 }
 
 function percent(share: number): string {
-  return `${printNumber(100 * share, share > 0 && share < 0.1 ? 1 : 0)} %`
+  return `${printNumber(100 * share, share > 0 && share < 0.1 ? 1 : 0)}${UNIT_SPACE}%`
 }

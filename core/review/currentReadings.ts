@@ -1,17 +1,22 @@
 import type { Reading, Review } from './types'
 
-/** Readings that stand: the latest of each slot, by `setId|stepId|slot`. Readings are append-only, so the last wins. */
-export type CurrentReadings = ReadonlyMap<string, Reading>
+/** Readings that stand: the latest of each slot, by step and then by slot. Readings are append-only, so the last wins. */
+export type CurrentReadings = ReadonlyMap<string, ReadonlyMap<string, Reading>>
 
-/** Key of a slot in `CurrentReadings`. */
-export function slotKey(setId: string, stepId: string, slot: string): string {
-  return `${setId}|${stepId}|${slot}`
+/** Key of a step in `CurrentReadings`. */
+export function stepKey(setId: string, stepId: string): string {
+  return `${setId}|${stepId}`
 }
 
 /** The readings that stand. O(n). */
 export function currentReadings(review: Pick<Review, 'readings'>): CurrentReadings {
-  const current = new Map<string, Reading>()
-  for (const reading of review.readings) current.set(slotKey(reading.setId, reading.stepId, reading.slot), reading)
+  const current = new Map<string, Map<string, Reading>>()
+  for (const reading of review.readings) {
+    const key = stepKey(reading.setId, reading.stepId)
+    let slots = current.get(key)
+    if (!slots) current.set(key, slots = new Map())
+    slots.set(reading.slot, reading)
+  }
   return current
 }
 

@@ -1,7 +1,7 @@
 import { assertPositive } from '../errors'
 import { dbmFromWatts, printDbm, printFrequencyShort, printMhz, printSigned, printWatts } from '../quantity'
 import { matchClauses } from './matchClauses'
-import { powerLimitDbm, type WorkedLimit } from './powerLimitDbm'
+import { limitDemands, powerLimitDbm, type WorkedDemand, type WorkedLimit } from './powerLimitDbm'
 import type { CannotJudge, CarrierFacts, EmissionFacts, LimitAnswer, LimitClause, LimitFound, MissingFact, NoFigureFound, PowerLimit, Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarLimit } from './types'
 
 /** The quantities whose limit is a power in dBm. */
@@ -21,17 +21,19 @@ export function evaluateLimit(rulebook: Rulebook, carrier: CarrierFacts, emissio
   const outside = outOfService(rulebook, carrier)
   if (outside) return outside
   const { applying, missing, hanging } = matchClauses(rulebook, about, carrier, of)
-  const worked = applying.flatMap((clause) => {
-    const limit = powerOf(clause, { carrier, emission: of })
-    return limit ? [{ clause, limit }] : []
-  })
+  const place: Place = { carrier, emission: of }
+  const worked: { clause: LimitClause; limit: WorkedLimit }[] = []
+  for (const clause of applying) {
+    const limit = powerOf(clause, place)
+    if (limit) worked.push({ clause, limit })
+  }
   const radiated = worked.find(({ clause }) => clause.basis === 'erp')
   if (radiated && (carrier.antennaGainDbd ?? null) === null && !worked.some(({ clause }) => clause.basis === 'conducted'))
     return cannotJudge(rulebook, radiated.clause, ['antenna-gain'])
   const usable = worked.filter(({ clause }) => clause.basis === 'conducted' || (carrier.antennaGainDbd ?? null) !== null)
   if (usable.length === 0 && hanging) return cannotJudge(rulebook, hanging, missing)
   if (usable.length === 0) return noFigure(rulebook, carrier, about)
-  return found(rulebook, carrier, of, usable)
+  return found(rulebook, place, usable)
 }
 
 /** A figure that is no power limit: accuracy, deviation, sensitivity, rejection… */
@@ -59,31 +61,37 @@ export function scalarWords(limit: ScalarLimit): string {
   return limit.kind === 'at-most' ? `at most ${figure(limit.value)}` : limit.kind === 'at-least' ? `at least ${figure(limit.value)}` : `${figure(limit.value)} to ${figure(limit.to ?? limit.value)}`
 }
 
-function powerOf(clause: LimitClause, place: { carrier: CarrierFacts; emission: EmissionFacts }): WorkedLimit | null {
+function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
   const { limit } = clause
-  if (!isPowerLimit(limit)) {
-    if (limit.unit !== 'W') return null
-    const limitDbm = dbmFromWatts(limit.kind === 'within' ? limit.to ?? limit.value : limit.value)
-    return withGain({ limitDbm, slope: 0, words: scalarWords(limit), demands: [{ words: scalarWords(limit), limitDbm, governs: true }] }, clause, place.carrier)
-  }
+  const gainDb = clause.basis === 'erp' ? place.carrier.antennaGainDbd ?? 0 : 0
+  if (!isPowerLimit(limit)) return limit.unit === 'W' ? { limitDbm: dbmFromWatts(limit.kind === 'within' ? limit.to ?? limit.value : limit.value) - gainDb, slope: 0 } : null
   const worked = powerLimitDbm(limit, { ...place, bandwidthHz: clause.bandwidthHz ?? null })
-  return worked && withGain(worked, clause, place.carrier)
+  return worked && gainDb !== 0 ? { limitDbm: worked.limitDbm - gainDb, slope: worked.slope } : worked
 }
 
-/** A radiated limit taken back to the socket by the antenna's gain. */
-function withGain(worked: WorkedLimit, clause: LimitClause, carrier: CarrierFacts): WorkedLimit {
-  const gainDb = clause.basis === 'erp' ? carrier.antennaGainDbd ?? 0 : 0
-  return gainDb === 0 ? worked : { ...worked, limitDbm: worked.limitDbm - gainDb, demands: worked.demands.map(demand => ({ ...demand, limitDbm: demand.limitDbm - gainDb })) }
+interface Place { carrier: CarrierFacts; emission: EmissionFacts }
+
+/** The demands of a clause at the socket: radiated ones are taken back there by the antenna's gain. */
+function demandsOf(clause: LimitClause, place: Place): WorkedDemand[] {
+  const { limit } = clause
+  const gainDb = clause.basis === 'erp' ? place.carrier.antennaGainDbd ?? 0 : 0
+  if (!isPowerLimit(limit)) return [{ words: scalarWords(limit), limitDbm: powerOf(clause, place)?.limitDbm ?? Number.NaN, governs: true, isRest: false }]
+  return limitDemands(limit, { ...place, bandwidthHz: clause.bandwidthHz ?? null }).map(demand => ({ ...demand, limitDbm: demand.limitDbm - gainDb }))
 }
 
-function found(rulebook: Rulebook, carrier: CarrierFacts, emission: EmissionFacts, usable: { clause: LimitClause; limit: WorkedLimit }[]): LimitFound {
+function found(rulebook: Rulebook, place: Place, usable: { clause: LimitClause; limit: WorkedLimit }[]): LimitFound {
   const governing = usable.reduce((a, b) => (b.limit.limitDbm < a.limit.limitDbm ? b : a))
   const { clause, limit } = governing
   return {
     kind: 'limit', limitDbm: limit.limitDbm, slope: limit.slope, clause: clause.clause, rulebook: headOf(rulebook), recalled: clause.recalled, confidence: clause.confidence,
-    demands: usable.flatMap(one => one.limit.demands.map(demand => ({ ...demand, words: one === governing ? demand.words : `${one.clause.clause}: ${demand.words}`, governs: demand.governs && one === governing }))),
-    reason: reasonFor(clause, carrier, limit, usable.filter(one => one !== governing)),
-    referenceBandwidthHz: referenceFor(clause, carrier, emission),
+    referenceBandwidthHz: referenceFor(clause, place.carrier, place.emission),
+    // Words are made when somebody reads them: limits are worked out by the ten thousand.
+    get demands() {
+      return usable.flatMap(one => demandsOf(one.clause, place).map(({ words, limitDbm, governs }) => ({ words: one === governing ? words : `${one.clause.clause}: ${words}`, limitDbm, governs: governs && one === governing })))
+    },
+    get reason() {
+      return reasonFor(clause, place, limit, usable.filter(one => one !== governing))
+    },
   }
 }
 
@@ -92,12 +100,14 @@ function referenceFor({ referenceBandwidth, limit }: LimitClause, carrier: Carri
   return referenceBandwidth?.find(({ fromHz, toHz }) => at >= fromHz && at < toHz)?.bandwidthHz ?? null
 }
 
-function reasonFor(clause: LimitClause, carrier: CarrierFacts, limit: WorkedLimit, others: { clause: LimitClause; limit: WorkedLimit }[]): string {
-  const rest = limit.demands.find(({ words }) => words.startsWith('nothing asked below'))
-  const asked = limit.demands.filter(demand => demand !== rest)
+function reasonFor(clause: LimitClause, place: Place, limit: WorkedLimit, others: { clause: LimitClause; limit: WorkedLimit }[]): string {
+  const { carrier } = place
+  const demands = demandsOf(clause, place)
+  const rest = demands.find(({ isRest }) => isRest)
+  const asked = demands.filter(demand => demand !== rest)
   const loosens = clause.limit.kind === 'loosest' || hasLoosest(clause.limit)
   const sentences = [
-    `${printWatts(carrier.powerW)} on ${printMhz(carrier.frequencyHz)}${conditionWords(clause)}.`,
+    `${printWatts(carrier.powerW)} on ${printMhz(carrier.frequencyHz)}${conditionWords(clause, carrier)}.`,
     capital(`${asked.map(({ words, limitDbm }) => `${words} is ${printDbm(limitDbm, 2)}`).join('; ')}.`),
   ]
   const governing = asked.find(({ governs }) => governs) ?? asked.reduce((a, b) => ((loosens ? b.limitDbm > a.limitDbm : b.limitDbm < a.limitDbm) ? b : a))
@@ -117,9 +127,10 @@ function hasLoosest(limit: LimitClause['limit']): boolean {
   return limit.kind === 'by-emission' && limit.segments.some(segment => hasLoosest(segment.limit))
 }
 
-function conditionWords({ when }: LimitClause): string {
+function conditionWords({ when }: LimitClause, carrier: CarrierFacts): string {
+  const range = when.carrierHz?.find(([from, to]) => carrier.frequencyHz >= from && carrier.frequencyHz <= to)
   const words = [
-    ...(when.carrierHz ? [when.carrierHz.slice(0, 2).map(([from, to]) => `${printFrequencyShort(from)} to ${printFrequencyShort(Math.round(to))}`).join(', ')] : []),
+    ...(range ? [range[1] >= 299e9 ? `above ${printFrequencyShort(range[0])}` : `${printFrequencyShort(range[0])} to ${printFrequencyShort(Math.round(range[1]))}`] : []),
     ...(when.powerW ? [when.powerW[1] === null ? `above ${printWatts(when.powerW[0], 2)}` : `up to ${printWatts(when.powerW[1], 2)}`] : []),
     ...(when.modes ? [when.modes.join('/')] : []),
     ...(when.channelSpacingHz ? [`channels of ${when.channelSpacingHz.map(printFrequencyShort).join(' or ')}`] : []),
@@ -142,7 +153,12 @@ export function headOf({ id, title, edition, standing, owner }: Rulebook): Ruleb
 
 function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {
   if (rulebook.bands.length === 0 || rulebook.bands.some(band => carrier.frequencyHz >= band.fromHz && carrier.frequencyHz <= band.toHz)) return null
-  return { kind: 'no-figure', clause: rulebook.title, rulebook: headOf(rulebook), reason: `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.` }
+  return {
+    kind: 'no-figure', clause: rulebook.title, rulebook: headOf(rulebook),
+    get reason() {
+      return `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.`
+    },
+  }
 }
 
 function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quantity): NoFigureFound {

@@ -15,18 +15,20 @@ export interface MatchedClauses {
 /** The clauses of a rulebook that speak of a quantity for this carrier and emission. Vague ones (L) are left out. */
 export function matchClauses(rulebook: Rulebook, about: Quantity, carrier: CarrierFacts, emission?: EmissionFacts): MatchedClauses {
   const applying: LimitClause[] = []
-  const missing = new Set<MissingFact>()
+  const missing: MissingFact[] = []
   let hanging: LimitClause | null = null
   for (const clause of rulebook.clauses) {
     if (clause.about !== about || clause.confidence === 'L' || !fits(clause, carrier, emission)) continue
-    const lacks = lackingFacts(clause, carrier)
-    if (lacks.length === 0) applying.push(clause)
+    const lacksMode = clause.when.modes !== undefined && carrier.mode === undefined
+    const lacksSpacing = clause.when.channelSpacingHz !== undefined && (carrier.channelSpacingHz ?? null) === null
+    if (!lacksMode && !lacksSpacing) applying.push(clause)
     else {
-      lacks.forEach(fact => missing.add(fact))
       hanging ??= clause
+      if (lacksMode && !missing.includes('mode')) missing.push('mode')
+      if (lacksSpacing && !missing.includes('channel-spacing')) missing.push('channel-spacing')
     }
   }
-  return { applying, missing: [...missing], hanging }
+  return { applying, missing, hanging }
 }
 
 /** True when nothing that is known speaks against the clause. */
@@ -40,11 +42,4 @@ function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionF
     && (!when.kinds || kind === undefined || when.kinds.includes(kind))
     && (when.state ?? 'operating') === (emission?.state ?? 'operating')
     && (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
-}
-
-function lackingFacts({ when }: LimitClause, carrier: CarrierFacts): MissingFact[] {
-  return [
-    ...(when.modes && carrier.mode === undefined ? ['mode' as const] : []),
-    ...(when.channelSpacingHz && (carrier.channelSpacingHz ?? null) === null ? ['channel-spacing' as const] : []),
-  ]
 }

@@ -6,10 +6,15 @@ export interface WorkedLimit {
   limitDbm: number
   /** 1 where it follows the carrier, 0 where it stands still. */
   slope: number
-  /** What was asked, in words, the governing one first. */
+}
+
+/** One single demand on the way to a limit, in words. */
+export interface WorkedDemand {
   words: string
-  /** Every single demand on the way, and whether it governs. */
-  demands: { words: string; limitDbm: number; governs: boolean }[]
+  limitDbm: number
+  governs: boolean
+  /** “Nothing asked below”: a floor under the others, not a demand. */
+  isRest: boolean
 }
 
 /** What a limit is worked out for. */
@@ -22,59 +27,77 @@ export interface LimitPlace {
 
 /** Works a power limit out to dBm at the socket; null where it says nothing of this emission. */
 export function powerLimitDbm(limit: PowerLimit, place: LimitPlace): WorkedLimit | null {
-  const carrierDbm = dbmFromWatts(place.carrier.powerW)
   switch (limit.kind) {
-    case 'absolute': return single(dbmFromWatts(limit.powerW), 0, `at most ${printWatts(limit.powerW, 2)}`)
-    case 'relative': return single(carrierDbm - limit.attenuationDb, 1, `at least ${printDb(limit.attenuationDb, 0)} down`)
-    case 'offset-plus-log-power': return single(30 - limit.offsetDb, 0, `${limit.offsetDb} + 10 log P down`)
-    case 'slope': return slope(limit, place, carrierDbm)
-    case 'strictest': return combine(limit.of, place, (a, b) => b.limitDbm < a.limitDbm - SAME_DB)
-    case 'loosest': return combine(limit.of, place, (a, b) => b.limitDbm > a.limitDbm + SAME_DB)
+    case 'absolute': return { limitDbm: dbmFromWatts(limit.powerW), slope: 0 }
+    case 'relative': return { limitDbm: dbmFromWatts(place.carrier.powerW) - limit.attenuationDb, slope: 1 }
+    case 'offset-plus-log-power': return { limitDbm: 30 - limit.offsetDb, slope: 0 }
+    case 'slope': return { limitDbm: dbmFromWatts(place.carrier.powerW) - slopeDb(limit, place), slope: 1 }
+    case 'strictest':
+    case 'loosest': return governingOf(limit, place)?.worked ?? null
     case 'not-below': return notBelow(limit, place)
-    case 'by-emission': return first(limit.segments.find(({ fromHz, toHz }) => place.emission.frequencyHz >= fromHz && place.emission.frequencyHz < toHz)?.limit, place)
-    case 'mask': return first(maskStep(limit, place)?.limit, place)
+    case 'by-emission':
+    case 'mask': {
+      const inner = partFor(limit, place)
+      return inner && powerLimitDbm(inner, place)
+    }
   }
 }
 
 const SAME_DB = 1e-9
 
-function single(limitDbm: number, slope: number, words: string): WorkedLimit {
-  return { limitDbm, slope, words, demands: [{ words, limitDbm, governs: true }] }
-}
-
-function first(limit: PowerLimit | undefined, place: LimitPlace): WorkedLimit | null {
-  return limit ? powerLimitDbm(limit, place) : null
-}
-
-function combine(of: readonly PowerLimit[], place: LimitPlace, wins: (a: WorkedLimit, b: WorkedLimit) => boolean): WorkedLimit | null {
-  const worked = of.flatMap(limit => powerLimitDbm(limit, place) ?? [])
-  if (worked.length === 0) return null
-  const governing = worked.reduce((a, b) => (wins(a, b) ? b : a))
-  return { ...governing, demands: worked.flatMap(one => one.demands.map(demand => ({ ...demand, governs: demand.governs && one === governing }))) }
+function governingOf(limit: Extract<PowerLimit, { kind: 'strictest' | 'loosest' }>, place: LimitPlace): { limit: PowerLimit; worked: WorkedLimit } | null {
+  let best: { limit: PowerLimit; worked: WorkedLimit } | null = null
+  for (const one of limit.of) {
+    const worked = powerLimitDbm(one, place)
+    if (!worked) continue
+    const better = best && (limit.kind === 'strictest' ? worked.limitDbm < best.worked.limitDbm - SAME_DB : worked.limitDbm > best.worked.limitDbm + SAME_DB)
+    if (!best || better) best = { limit: one, worked }
+  }
+  return best
 }
 
 function notBelow(limit: Extract<PowerLimit, { kind: 'not-below' }>, place: LimitPlace): WorkedLimit | null {
   const worked = powerLimitDbm(limit.limit, place)
-  if (!worked) return null
   const restDbm = dbmFromWatts(limit.powerW)
-  const rests = restDbm > worked.limitDbm
-  const words = `nothing asked below ${printWatts(limit.powerW, 2)}`
-  return {
-    limitDbm: rests ? restDbm : worked.limitDbm, slope: rests ? 0 : worked.slope, words: rests ? words : worked.words,
-    demands: [...worked.demands.map(demand => ({ ...demand, governs: demand.governs && !rests })), { words, limitDbm: restDbm, governs: rests }],
-  }
+  return worked && restDbm > worked.limitDbm ? { limitDbm: restDbm, slope: 0 } : worked
 }
 
-function maskStep(limit: Extract<PowerLimit, { kind: 'mask' }>, place: LimitPlace) {
+/** The part of a limit that speaks of this emission. */
+function partFor(limit: Extract<PowerLimit, { kind: 'by-emission' | 'mask' }>, place: LimitPlace): PowerLimit | null {
+  if (limit.kind === 'by-emission') return limit.segments.find(({ fromHz, toHz }) => place.emission.frequencyHz >= fromHz && place.emission.frequencyHz < toHz)?.limit ?? null
   const offsetHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz)
   const offset = limit.unit === 'Hz' ? offsetHz : place.bandwidthHz === null ? Number.NaN : (100 * offsetHz) / place.bandwidthHz
-  return limit.steps.find(({ from, to }) => offset > from && offset <= to)
+  return limit.steps.find(({ from, to }) => offset > from && offset <= to)?.limit ?? null
 }
 
-function slope(limit: Extract<PowerLimit, { kind: 'slope' }>, place: LimitPlace, carrierDbm: number): WorkedLimit {
+function slopeDb({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>, place: LimitPlace): number {
   const offsetKHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz) / 1e3
-  const attenuationDb = limit.law === 'linear' ? limit.a * (offsetKHz - limit.b) : limit.a * Math.log10((limit.law === 'log' ? offsetKHz : offsetKHz ** 2) / limit.b)
-  return single(carrierDbm - attenuationDb, 1, `${slopeWords(limit)} = ${printDb(attenuationDb)} down`)
+  return law === 'linear' ? a * (offsetKHz - b) : a * Math.log10((law === 'log' ? offsetKHz : offsetKHz ** 2) / b)
+}
+
+/** Every single demand of a limit for this carrier and emission, in words, and which one governs. Empty where it says nothing. */
+export function limitDemands(limit: PowerLimit, place: LimitPlace): WorkedDemand[] {
+  const worked = powerLimitDbm(limit, place)
+  if (!worked) return []
+  const single = (words: string): WorkedDemand[] => [{ words, limitDbm: worked.limitDbm, governs: true, isRest: false }]
+  switch (limit.kind) {
+    case 'absolute': return single(`at most ${printWatts(limit.powerW, 2)}`)
+    case 'relative': return single(`at least ${printDb(limit.attenuationDb, 0)} down`)
+    case 'offset-plus-log-power': return single(`${limit.offsetDb} + 10 log P down`)
+    case 'slope': return single(`${slopeWords(limit)} = ${printDb(slopeDb(limit, place))} down`)
+    case 'strictest':
+    case 'loosest': {
+      const governing = governingOf(limit, place)?.limit
+      return limit.of.flatMap(one => limitDemands(one, place).map(demand => ({ ...demand, governs: demand.governs && one === governing })))
+    }
+    case 'not-below': {
+      const restDbm = dbmFromWatts(limit.powerW)
+      const rests = restDbm > powerLimitDbm(limit.limit, place)!.limitDbm
+      return [...limitDemands(limit.limit, place).map(demand => ({ ...demand, governs: demand.governs && !rests })), { words: `nothing asked below ${printWatts(limit.powerW, 2)}`, limitDbm: restDbm, governs: rests, isRest: true }]
+    }
+    case 'by-emission':
+    case 'mask': return limitDemands(partFor(limit, place)!, place)
+  }
 }
 
 function slopeWords({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>): string {

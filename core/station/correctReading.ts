@@ -26,7 +26,7 @@ export interface NotCorrected {
  * the chain at that frequency, less the noise it holds; with the budget of what that leaves open.
  */
 export function correctReading(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
-  return context.once(`corrected:${reading.id}`, () => correct(reading, context))
+  return context.perReading(reading, () => correct(reading, context))
 }
 
 function correct(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
@@ -34,52 +34,72 @@ function correct(reading: Reading, context: StationContext): CorrectedReading | 
   if (!chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)
   if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-  const path = context.once(`path:${chain.id}:${pinWords(reading)}:${reading.frequencyHz}`, () => pathAt(chain, instrument, reading.frequencyHz))
+  const path = context.perChain(chain, reading.frequencyHz, () => pathAt(chain, instrument, reading.frequencyHz))
   if ('why' in path) return path
 
   const notes: string[] = []
   const displayed = reading.levelDbm - chain.offsetOnInstrumentDb
   if (chain.offsetOnInstrumentDb !== 0) notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
-  const contributions: Contribution[] = [...instrumentContributions(instrument, { atInstrumentDbm: displayed, resolutionDb: reading.resolutionDb }), ...path.contributions]
-  if (reading.repeatsDbm.length > 1) {
-    notes.push(`Mean of ${reading.repeatsDbm.length} readings.`)
-    const scatter = repeatsContribution(reading.repeatsDbm)
-    if (scatter) contributions.push(scatter)
-  }
-  const floor = withoutNoise(reading, { chain, instrument, displayed }, notes)
-  if (floor.contribution) contributions.push(floor.contribution)
-  let atInstrumentDbm = displayed - floor.correctionDb
-  if (reading.doubt?.kind === 'stepped-trace') {
-    const halfWidthDb = steppedTraceLossDb(reading.doubt.stepHz, reading.doubt.resolutionBandwidthHz)
-    atInstrumentDbm += halfWidthDb * BETWEEN_POINTS_MEAN
-    if (halfWidthDb > 0.05) notes.push(`A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`)
-    contributions.push(contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'between-points', halfWidthDb }))
-  }
-  if (instrument.assumed) notes.push(`The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`)
-  const total = budget(contributions, context.distributions)
+  const floor = withoutNoise(reading, { chain, instrument, displayed, path }, notes)
+  const steps = betweenPoints(reading, notes)
+  const scatter = scatterOf(reading, notes)
+  const total = totalBudget(path, { reading, instrument, displayed, own: [scatter, floor.contribution, steps].filter(one => one !== null) }, context)
+  const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidthDb * BETWEEN_POINTS_MEAN : 0)
+  if (instrument.assumed) notes.push(context.once(`assumed:${instrument.id}`, () => `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`))
   if (Math.abs(total.shiftDb) >= 0.005 && !floor.isUpperBound) notes.push(`What is left open is lopsided, so the middle of it is stated: ${printSigned(total.shiftDb, 2)} dB.`)
   return { levelDbm: atInstrumentDbm + path.lossDb + total.shiftDb, atInstrumentDbm, lossDb: path.lossDb, budget: total, isUpperBound: floor.isUpperBound, notes }
 }
 
-interface Path { lossDb: number; contributions: Contribution[] }
+interface Path {
+  lossDb: number
+  contributions: Contribution[]
+  /** What noise leaves open, by its half-width. */
+  noise: Map<number, Contribution>
+  /** Budgets by the weight of the last digit and what a reading adds of its own: the same few come again and again. */
+  budgets: Map<string, Budget>
+}
 
 /** What the way from the socket to the instrument does at a frequency; the same for every reading through it. */
 function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path | NotCorrected {
   const reach = reachAt(chain, instrument, frequencyHz)
   if (!reach.covered) return { why: reach.why }
   const loss = chainLossAt(chain, instrument, frequencyHz)
-  return loss.known ? { lossDb: loss.lossDb, contributions: chainContributions(chain, instrument, frequencyHz) } : { why: loss.why }
+  return loss.known ? { lossDb: loss.lossDb, contributions: chainContributions(chain, instrument, frequencyHz), noise: new Map(), budgets: new Map() } : { why: loss.why }
 }
 
-function pinWords(reading: Reading): string {
-  return Object.entries(reading.calibrationIds).map(pair => pair.join('=')).join(';')
+/** An analyser's budget hangs on the level only by what the reading adds of its own, so equal ones are worked out once. */
+function totalBudget(path: Path, of: { reading: Reading; instrument: Instrument; displayed: number; own: Contribution[] }, context: StationContext): Budget {
+  const { reading, instrument, displayed, own } = of
+  const make = () => budget([...instrumentContributions(instrument, { atInstrumentDbm: displayed, resolutionDb: reading.resolutionDb }), ...path.contributions, ...own], context.distributions)
+  if (instrument.kind !== 'spectrum-analyser') return make()
+  let key = String(reading.resolutionDb)
+  for (const one of own) key += `|${one.id}${one.halfWidthDb},${one.degreesOfFreedom},${one.parameter}`
+  const known = path.budgets.get(key)
+  if (known) return known
+  const made = make()
+  path.budgets.set(key, made)
+  return made
+}
+
+function scatterOf(reading: Reading, notes: string[]): Contribution | null {
+  if (reading.repeatsDbm.length < 2) return null
+  notes.push(`Mean of ${reading.repeatsDbm.length} readings.`)
+  return repeatsContribution(reading.repeatsDbm)
+}
+
+/** A peak of a stepped trace stands between two points: what it reads low on average is added, the rest is left open. */
+function betweenPoints(reading: Reading, notes: string[]): Contribution | null {
+  if (reading.doubt?.kind !== 'stepped-trace') return null
+  const halfWidthDb = steppedTraceLossDb(reading.doubt.stepHz, reading.doubt.resolutionBandwidthHz)
+  if (halfWidthDb > 0.05) notes.push(`A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`)
+  return contribution({ id: 'steps', group: 'steps', label: 'Between the trace’s points', distribution: 'between-points', halfWidthDb })
 }
 
 interface WithoutNoise { correctionDb: number; isUpperBound: boolean; contribution: Contribution | null }
 
 /** Takes the analyser's noise off a reading, or calls it an upper bound. */
-function withoutNoise(reading: Reading, at: { chain: Chain; instrument: Instrument; displayed: number }, notes: string[]): WithoutNoise {
-  const { chain, instrument, displayed } = at
+function withoutNoise(reading: Reading, at: { chain: Chain; instrument: Instrument; displayed: number; path: Path }, notes: string[]): WithoutNoise {
+  const { chain, instrument, displayed, path } = at
   if (instrument.kind !== 'spectrum-analyser' || reading.isUpperBound) return { correctionDb: 0, isUpperBound: reading.isUpperBound, contribution: null }
   const floorDbm = Math.max(instrument.floorDbm, reading.traceFloorDbm === null ? -Infinity : reading.traceFloorDbm - chain.offsetOnInstrumentDb)
   const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
@@ -87,14 +107,26 @@ function withoutNoise(reading: Reading, at: { chain: Chain; instrument: Instrume
   else if (floor.aboveFloorDb < CORRECT_BELOW_DB) notes.push(`Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`)
   return {
     correctionDb: floor.correctionDb, isUpperBound: floor.isUpperBound,
-    contribution: floor.remainderDb >= SMALLEST_NOISE_DB
-      ? contribution({ id: 'floor', group: 'floor', label: 'Noise floor', distribution: 'noise-removed', halfWidthDb: floor.remainderDb, parameter: floor.aboveFloorDb })
-      : null,
+    contribution: noiseContribution(floor.remainderDb, floor.aboveFloorDb, path.noise),
   }
 }
 
 /** Noise that matters less than this, ± dB, is left out of the budget. */
 const SMALLEST_NOISE_DB = 0.003
+
+/** Under this, ± dB, what the noise leaves open is even to 0.01 dB, and is rounded up to a hundredth. */
+const EVEN_BELOW_DB = 0.1
+
+function noiseContribution(remainderDb: number, aboveFloorDb: number, known: Map<number, Contribution>): Contribution | null {
+  if (remainderDb < SMALLEST_NOISE_DB) return null
+  if (remainderDb >= EVEN_BELOW_DB) return contribution({ ...NOISE, distribution: 'noise-removed', halfWidthDb: remainderDb, parameter: aboveFloorDb })
+  const halfWidthDb = Math.ceil(100 * remainderDb) / 100
+  let even = known.get(halfWidthDb)
+  if (!even) known.set(halfWidthDb, even = contribution({ ...NOISE, distribution: 'rectangular', halfWidthDb }))
+  return even
+}
+
+const NOISE = { id: 'floor', group: 'floor', label: 'Noise floor' } as const
 
 /** True for a reading that could be corrected. */
 export function isCorrected(answer: CorrectedReading | NotCorrected): answer is CorrectedReading {

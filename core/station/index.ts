@@ -4,7 +4,7 @@ import type { Station } from './contract'
 import { harmonicsStation } from './harmonics/harmonicsStation'
 
 export type { JudgedBy, Question, RadioSetting, Slot, SlotResult, Station, StationAnswer, StationQuestion, Step, StepResult } from './contract'
-export { stationContext, type SharedWork, type StationContext } from './stationContext'
+export { createSharedWork, stationContext, type SharedWork, type StationContext } from './stationContext'
 export { correctReading, isCorrected, type CorrectedReading, type NotCorrected } from './correctReading'
 export { suitableChains } from './chainForStation'
 export { stepReach } from './stepReach'

@@ -1,6 +1,6 @@
 import { decide, DECISION_RULES, type DecisionRule } from '../decision'
 import { newBand, newChannel, newRadioSet, newReview, type Review } from '../review'
-import { correctReading, isCorrected, stationContext, type StationContext } from '../station'
+import { correctReading, createSharedWork, isCorrected, stationContext, type StationContext } from '../station'
 import { type Budget, budget, createDistributions, type Distributions, ratioContributions } from '../uncertainty'
 import { asReading, type BenchKind, benchKinds, type SimulatedBench } from './benchKinds'
 
@@ -107,5 +107,5 @@ function frameReview(): Review {
 
 function contextOf(bench: SimulatedBench, frame: Review, distributions: Distributions): StationContext {
   const readings = bench.readings.map(seen => asReading(seen, bench, { setId: 'set', stationId: seen.slot === 'carrier' ? 'carrier-power' : 'harmonics', stepId: `${seen.slot === 'carrier' ? 'carrier-power' : 'harmonics'}:2m:c:high` }, AT))
-  return stationContext({ ...frame, instruments: [bench.instrument], chains: [bench.chain], readings }, { distributions })
+  return stationContext({ ...frame, instruments: [bench.instrument], chains: [bench.chain], readings }, { ...createSharedWork(), distributions })
 }

@@ -4,7 +4,7 @@ import { coverageFactor } from './studentT'
 
 /** Contributions put together: the combined figure, the range that is shown, and the GUM figure beside it. */
 export interface Budget {
-  contributions: Contribution[]
+  contributions: readonly Contribution[]
   /** Root of the sum of squares, dB. */
   standardUncertaintyDb: number
   effectiveDegreesOfFreedom: number
@@ -43,7 +43,7 @@ export function budget(contributions: readonly Contribution[], distributions: Di
   const factor = coverageFactor(effectiveDegreesOfFreedom)
   const { method, shiftDb, lowDb, highDb } = distributions.of(contributions)
   return {
-    contributions: [...contributions], standardUncertaintyDb, effectiveDegreesOfFreedom, coverageFactor: factor, gumRangeDb: factor * standardUncertaintyDb,
+    contributions, standardUncertaintyDb, effectiveDegreesOfFreedom, coverageFactor: factor, gumRangeDb: factor * standardUncertaintyDb,
     method, shiftDb, lowDb, highDb, rangeDb: Number.isFinite(lowDb) ? (highDb - lowDb) / 2 : highDb,
   }
 }

@@ -52,7 +52,7 @@ export interface ContributionInput {
  * @see JCGM 100:2008, 4.3.7 and 4.3.9; U-shape: EA-4/02 supplement 2, example S7 (from memory).
  */
 export function contribution(input: ContributionInput): Contribution {
-  const { degreesOfFreedom = Infinity, assumed = false, sharedKey = null, parameter = 0, ...rest } = input
-  assertInRange(`Half-width of ${input.label}`, input.halfWidthDb, 0, Number.MAX_VALUE)
-  return { ...rest, degreesOfFreedom, assumed, sharedKey, parameter, standardUncertaintyDb: input.halfWidthDb / DIVISOR[input.distribution] }
+  const { id, group, label, distribution, halfWidthDb, degreesOfFreedom = Infinity, assumed = false, sharedKey = null, parameter = 0 } = input
+  assertInRange(`Half-width of ${label}`, halfWidthDb, 0, Number.MAX_VALUE)
+  return { id, group, label, distribution, halfWidthDb, degreesOfFreedom, assumed, sharedKey, parameter, standardUncertaintyDb: halfWidthDb / DIVISOR[distribution] }
 }

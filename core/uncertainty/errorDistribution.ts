@@ -56,16 +56,23 @@ const MOST_KEPT = 20_000
 /** A store of distributions: benches give the same budget again and again. */
 export function createDistributions(): Distributions {
   const known = new Map<string, ErrorDistribution>()
+  const lists = new WeakMap<readonly Contribution[], ErrorDistribution>()
+  const remember = (contributions: readonly Contribution[], distribution: ErrorDistribution) => {
+    lists.set(contributions, distribution)
+    return distribution
+  }
   return {
     of: (contributions) => {
+      const same = lists.get(contributions)
+      if (same) return same
       let key = ''
       for (const { distribution, halfWidthDb, degreesOfFreedom, parameter } of contributions) key += `${distribution}${halfWidthDb},${degreesOfFreedom},${parameter};`
       const found = known.get(key)
-      if (found) return found
+      if (found) return remember(contributions, found)
       const made = errorDistribution(contributions)
       if (known.size >= MOST_KEPT) known.clear()
       known.set(key, made)
-      return made
+      return remember(contributions, made)
     },
   }
 }

@@ -12,7 +12,7 @@ import { isOnControl, isTyping } from '~/keys/isTyping'
 import { harmonic } from '../support/bench'
 
 const global = { components: { VerdictMark } }
-const verdict = (change: Partial<Verdict> = {}): Verdict => ({ state: 'inside', marginDb: 15.5, rangeDb: 1.7, probabilityComplies: 1, why: null, isBound: false, ...change })
+const verdict = (change: Partial<Verdict> = {}): Verdict => ({ state: 'inside', marginDb: 15.5, rangeDb: 1.7, marginLowDb: 13.8, marginHighDb: 17.2, probabilityComplies: 1, why: null, isBound: false, form: 'three', ...change })
 
 describe('MarginStrip', () => {
   it('puts its limit at 64 % and its mark to the left when inside', () => {
@@ -28,7 +28,7 @@ describe('MarginStrip', () => {
     expect(strip.attributes('aria-label')).toContain('nothing was measured')
   })
 
-  it('has no whisker without a range', () => expect(mount(MarginStrip, { props: { verdict: verdict({ rangeDb: null }) }, global }).find('.whisker').exists()).toBe(false))
+  it('has no whisker without a range', () => expect(mount(MarginStrip, { props: { verdict: verdict({ rangeDb: null, marginLowDb: null, marginHighDb: null }) }, global }).find('.whisker').exists()).toBe(false))
 })
 
 describe('VerdictWord', () => {
@@ -101,8 +101,10 @@ describe('BudgetPanel', () => {
   it('lists the contributions, largest first, with what is assumed', () => {
     const rect = (label: string, halfWidthDb: number, assumed = false) => contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidthDb, assumed })
     const panel = mount(BudgetPanel, { props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' }, global })
-    expect(panel.find('h2').text()).toContain('±2.3')
-    expect(panel.findAll('tbody tr').map(row => row.text())).toEqual([expect.stringMatching(/^Pocket analyser assumed\s*2\.26$/), expect.stringMatching(/^30 dB pad\s*0\.57$/)])
+    expect(panel.find('h2').text()).toContain('±2.1')
+    expect(panel.findAll('tbody tr').map(row => row.text())).toEqual([expect.stringMatching(/^Pocket analyser assumed\s*1\.99$/), expect.stringMatching(/^30 dB pad\s*0\.50$/)])
+    expect(panel.text()).toMatch(/GUM, k = 1\.96\s*±2\.3/)
+    expect(panel.find('.help').text()).toContain('Pocket analyser: measure this path')
   })
 })
 

@@ -51,7 +51,7 @@ describe('the PDF', () => {
 })
 
 describe('a strip on paper', () => {
-  const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({ state, marginDb, rangeDb: 1, probabilityComplies: null, why: null, isBound: false })
+  const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({ state, marginDb, rangeDb: 1, marginLowDb: marginDb === null ? null : marginDb - 1, marginHighDb: marginDb === null ? null : marginDb + 1, probabilityComplies: null, why: null, isBound: false, form: 'three' })
   const draw = (one: Verdict) => stripSvg(one, { width: 110, height: 11 })
 
   it('has a disc, a diamond or a triangle, and nothing where nothing was measured', () => {

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
-import { newReview, type Review } from '#core/review'
+import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
 import { listReviews, loadReview, loadTrace, removeReview, saveReview, saveTrace, StorageError } from '~/storage/reviewStorage'
 
 const disk = vi.hoisted(() => ({ records: new Map<string, unknown>(), full: false, writes: [] as string[] }))
@@ -43,7 +43,7 @@ describe('keeping reviews in the browser', () => {
     await saveReview(review)
     await saveTrace(review.id, 't1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4) })
     expect([...disk.records.keys()]).toEqual(['readings:demo-fell-race', 'head:demo-fell-race', 'trace:demo-fell-race:t1'])
-    for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', 1)
+    for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadTrace(review.id, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
     expect(await loadTrace(review.id, 't2')).toBeNull()
   })
@@ -91,7 +91,7 @@ describe('keeping reviews in the browser', () => {
   it('refuses a record of a newer form and a damaged one', async () => {
     await saveReview(review)
     const head = disk.records.get('head:demo-fell-race') as { schemaVersion: number; review: { title: unknown } }
-    disk.records.set('head:demo-fell-race', { ...head, schemaVersion: 2 })
+    disk.records.set('head:demo-fell-race', { ...head, schemaVersion: REVIEW_SCHEMA_VERSION + 1 })
     await expect(loadReview(review.id)).rejects.toThrowError(expect.objectContaining({ code: 'newer-version' }))
     disk.records.set('head:demo-fell-race', { ...head, review: { ...head.review, title: 7 } })
     await expect(loadReview(review.id)).rejects.toThrowError(expect.objectContaining({ code: 'bad-review' }))

@@ -37,7 +37,7 @@ describe('the review store', () => {
   it('opens a review and knows when there is none', async () => {
     const store = await opened()
     expect(store.review?.title).toContain('Fell-race')
-    expect(store.context?.rulebook.id).toBe('us-amateur')
+    expect(store.context?.rulebooks[0]?.id).toBe('us-amateur')
     store.close()
     kept.review = null
     await store.open('nowhere')

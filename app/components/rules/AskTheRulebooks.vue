@@ -37,10 +37,10 @@ const asked = computed(() => {
   }
 })
 
-function sorted(answers: { unwanted: LimitAnswer }[]): number[] {
-  return answers.flatMap(({ unwanted }) => (unwanted.kind === 'limit' ? [unwanted.limitDbm] : []))
+function lawful(answers: { book: Rulebook; unwanted: LimitAnswer }[]): number[] {
+  return answers.flatMap(({ book, unwanted }) => (unwanted.kind === 'limit' && book.standing !== 'yardstick' ? [unwanted.limitDbm] : []))
 }
-const strictestDbm = computed(() => ('answers' in asked.value && asked.value.answers ? Math.min(...sorted(asked.value.answers), Infinity) : Infinity))
+const strictestDbm = computed(() => ('answers' in asked.value && asked.value.answers ? Math.min(...lawful(asked.value.answers), Infinity) : Infinity))
 const powerWords = (answer: LimitAnswer) => answer.kind === 'limit' ? `at most ${printWatts(wattsFromDbm(answer.limitDbm))} at the socket (${answer.clause})` : answer.kind === 'cannot-judge' ? answer.reason : ''
 </script>
 
@@ -62,7 +62,7 @@ const powerWords = (answer: LimitAnswer) => answer.kind === 'limit' ? `at most $
         <li v-for="{ book, unwanted, most } in asked.answers" :key="book.id">
           <p class="spread">
             <strong>{{ book.title }}<span v-if="book.standing === 'yardstick'" class="quiet small"> · your yardstick, no law</span></strong>
-            <span v-if="unwanted.kind === 'limit'"><span class="figure big">{{ printDbm(unwanted.limitDbm, 2) }}</span> <span class="quiet small">{{ printWatts(wattsFromDbm(unwanted.limitDbm)) }}, {{ printDb(dbmFromWatts(asked.carrier.powerW) - unwanted.limitDbm, 2) }} below the carrier<template v-if="unwanted.limitDbm === strictestDbm && asked.answers.length > 1"> · the strictest</template></span></span>
+            <span v-if="unwanted.kind === 'limit'"><span class="figure big">{{ printDbm(unwanted.limitDbm, 2) }}</span> <span class="quiet small">{{ printWatts(wattsFromDbm(unwanted.limitDbm)) }}, {{ printDb(dbmFromWatts(asked.carrier.powerW) - unwanted.limitDbm, 2) }} below the carrier<template v-if="unwanted.limitDbm === strictestDbm && book.standing !== 'yardstick' && books.length > 1"> · the strictest</template></span></span>
             <VerdictWord v-else :state="unwanted.kind === 'no-figure' ? 'no-figure' : 'not-covered'" :words="unwanted.kind === 'no-figure' ? 'No figure in law' : 'Cannot be judged yet'" />
           </p>
           <p class="small">{{ unwanted.reason }}</p>

@@ -44,7 +44,7 @@ const kinds = computed(() => (depth >= DEEPEST ? KINDS.slice(0, 3) : KINDS))
 
 <template>
   <div :class="['limit', { inner: depth > 0 }]">
-    <VSelect :model-value="limit.kind" :items="kinds" label="Limit" class="kind" :disabled="disabled" @update:model-value="value => value && emit('change', ofKind(value))" />
+    <VSelect :model-value="limit.kind" :items="kinds" label="Limit" :disabled="disabled" @update:model-value="value => value && emit('change', ofKind(value))" />
     <NumberField v-if="limit.kind === 'absolute'" :model-value="limit.powerW * 1e6" label="Power" unit="µW" :min="1e-6" :max="1e12" :disabled="disabled" @update:model-value="value => value && emit('change', { kind: 'absolute', powerW: value / 1e6 })" />
     <NumberField v-else-if="limit.kind === 'relative'" :model-value="limit.attenuationDb" label="Below the carrier" unit="dB" :min="-300" :max="300" :disabled="disabled" @update:model-value="value => value !== null && emit('change', { kind: 'relative', attenuationDb: value })" />
     <NumberField v-else-if="limit.kind === 'offset-plus-log-power'" :model-value="limit.offsetDb" label="Offset" unit="dB" :min="-300" :max="300" :disabled="disabled" @update:model-value="value => value !== null && emit('change', { kind: 'offset-plus-log-power', offsetDb: value })" />
@@ -90,9 +90,8 @@ const kinds = computed(() => (depth >= DEEPEST ? KINDS.slice(0, 3) : KINDS))
 </template>
 
 <style scoped>
-.limit { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 10px; align-items: start; }
+.limit { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 210px), 1fr)); gap: 10px; align-items: start; }
 .inner { padding-left: 12px; border-left: 2px solid var(--line-2); }
-.kind { min-width: 190px; }
 .whole { grid-column: 1 / -1; }
 .member { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 6px; align-items: start; }
 .step { display: grid; grid-template-columns: repeat(2, minmax(0, 200px)); gap: 10px; }

@@ -7,14 +7,13 @@ const TRIALS = 1_000_000
 const SEED = 1
 
 const { budget, of } = defineProps<{ budget: Budget; of: string }>()
-const store = useReviewStore()
-const ui = useUiStore()
 const lines = computed(() => budgetLines(budget))
 const widest = computed(() => Math.max(...lines.value.map(({ rangeDb }) => rangeDb), 0.001))
-const help = computed(() => improvements(budget, store.distributions).slice(0, 3))
+const help = computed(() => improvements(budget).slice(0, 3))
 
 const simulated = shallowRef<SimulatedFigures | null>(null)
 const busy = ref(false)
+const problem = ref('')
 watch(() => JSON.stringify(budget), () => { simulated.value = null })
 
 async function simulate(): Promise<void> {
@@ -26,7 +25,7 @@ async function simulate(): Promise<void> {
     if (JSON.stringify(budget) === asked) simulated.value = figures
   }
   catch (error) {
-    ui.sayProblem(error)
+    problem.value = error instanceof Error ? error.message : String(error)
   }
   finally {
     busy.value = false
@@ -54,6 +53,7 @@ async function simulate(): Promise<void> {
       <div v-if="simulated" data-testid="simulated"><dt>Monte Carlo, {{ (simulated.trials / 1e6).toFixed(0) }} million, shortest</dt><dd>{{ printRange(simulated.shortest) }}</dd></div>
     </dl>
     <VBtn v-if="!simulated && budget.contributions.length" size="small" variant="outlined" :loading="busy" @click="simulate">Check by Monte Carlo</VBtn>
+    <p v-if="problem" class="small" role="alert">{{ problem }}</p>
     <template v-if="help.length">
       <h3>What would help most</h3>
       <ol class="small help"><li v-for="one in help" :key="one.id"><span>{{ one.words }}</span><span class="figure">{{ printDb(one.gainDb, 2) }}</span></li></ol>

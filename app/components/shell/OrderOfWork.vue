@@ -58,6 +58,7 @@ const left = computed(() => {
 })
 const minutes = (seconds: number) => Math.max(1, Math.round(seconds / 60))
 const options = computed(() => sets.value.map(radio => ({ value: radio.id, title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : '') })))
+const isHere = (id: string) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook'))
 </script>
 
 <template>
@@ -69,7 +70,7 @@ const options = computed(() => sets.value.map(radio => ({ value: radio.id, title
       <p class="heading">{{ group ? 'Outcome' : 'Order of work' }}</p>
       <ul>
         <li v-for="entry in entries.filter(({ outcome }) => outcome === group)" :key="entry.id">
-          <NuxtLink :to="placeTo(entry.id as 'card')" :class="{ here: route.path.endsWith(`/${entry.id}`) }" :aria-current="route.path.endsWith(`/${entry.id}`) ? 'page' : undefined">
+          <NuxtLink :to="placeTo(entry.id as 'card')" :class="{ here: isHere(entry.id) }" :aria-current="isHere(entry.id) ? 'page' : undefined">
             <VerdictMark v-if="entry.state" :state="entry.state" />
             <svg v-else width="12" height="12" viewBox="0 0 12 12" aria-hidden="true" class="open"><circle cx="6" cy="6" r="4.6" /></svg>
             <span class="title">{{ entry.title }}</span>

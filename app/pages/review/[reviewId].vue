@@ -13,7 +13,7 @@ const { checks } = useCurrentChecks()
 watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
 
-const place = computed(() => PLACES.find(({ id }) => route.path.endsWith(`/${id}`)))
+const place = computed(() => PLACES.find(({ id }) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook'))))
 watchEffect(() => { document.title = [place.value?.title, store.review?.title, 'Rigorous Meter'].filter(Boolean).join(' · ') })
 
 const wide = computed(() => place.value?.id === 'findings' || place.value?.id === 'report' || place.value?.id === 'rulebooks')
@@ -31,6 +31,7 @@ useKeys({
   '$mod+Shift+z': event => step(event, store.redo),
   't': () => ui.toggleTheme(),
   'g s': () => void router.push('/'),
+  'g t': () => void router.push('/tools'),
   ...Object.fromEntries(PLACES.map(({ id, key }) => [`g ${key}`, () => void go(id)])),
 })
 

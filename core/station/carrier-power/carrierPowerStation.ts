@@ -15,6 +15,6 @@ export const carrierPowerStation = Object.freeze({
   plan: planCarrierPower,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateCarrierPower,
-  questions: sets => carrierPowerQuestions(sets),
+  questions: carrierPowerQuestions,
   answer: answerCarrierPower,
 } as const satisfies Station)

@@ -13,7 +13,7 @@ const ABSURD_ABOVE_DB = 3
 
 /** Judges the carrier of one step against its claim. */
 export function evaluateCarrierPower(step: Step, context: StationContext): StepResult {
-  return context.once(`result:${step.set.id}:${step.id}`, () => evaluate(step, context))
+  return context.perStep(step, () => evaluate(step, context))
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {

@@ -16,12 +16,12 @@ const DURATION_S = 35
 
 /** One step for every claimed band, level and chosen channel. */
 export function planCarrierPower(set: RadioSet, context: StationContext): Step[] {
-  return context.once(`plan:${CARRIER_POWER_ID}:${set.id}`, () => plan(set, context))
-}
-
-function plan(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, CARRIER_POWER_ID, context, CARRIER_POWER_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
+  return context.plan(set, `${CARRIER_POWER_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName))
+}
+
+function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
   return stepPlaces(set).map((place): Step => ({
     ...place,
     id: stepId(CARRIER_POWER_ID, place),

@@ -1,26 +1,27 @@
 import { type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../decision'
 import { dbmFromWatts, MINUS, printDb, printDbm, printFrequencyShort, printWatts, wattsFromDbm } from '../../quantity'
 import type { Reading } from '../../review'
-import { bandwidthNote, evaluateSeveral, type Rulebook } from '../../rules'
+import { bandwidthNote, emissionEdges, limitsOfCarrier, type LimitsOfCarrier, type Rulebook, strictestOf } from '../../rules'
 import { carrierFacts } from '../carrierFacts'
-import type { JudgedBy, Question, Slot, SlotResult, Step, StepResult } from '../contract'
+import type { Question, Slot, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
 import { type CarrierForLimit, carrierForLimit } from './carrierForLimit'
-import { type Judged, judgeHarmonic } from './judgeHarmonic'
+import { emissionOf, type Judged, judgeHarmonic } from './judgeHarmonic'
 
 const ABSURD_BELOW_DB = 6
 const ABSURD_ABOVE_DB = 3
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
 export function evaluateHarmonics(step: Step, context: StationContext): StepResult {
-  return context.once(`result:${step.set.id}:${step.id}`, () => evaluate(step, context))
+  return context.perStep(step, () => evaluate(step, context))
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
   const carrier = carrierForLimit(step, context)
-  const slots = step.slots.map(slot => slotResult(step, slot, carrier, context))
+  const books = carrier ? booksFor(step, carrier, context) : []
+  const slots = step.slots.map(slot => slotResult(step, slot, carrier, books, context))
   const judged = slots.filter(result => result.slot.id !== 'x1')
   const worst = worstVerdict(judged.map(result => ({ member: result, verdict: result.verdict })))!
   const within = slots.filter(result => result.reading || stepReach(step, result.slot, context).covered)
@@ -32,50 +33,68 @@ function evaluate(step: Step, context: StationContext): StepResult {
   }
 }
 
-function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, context: StationContext): SlotResult {
+interface BookLimits { rulebook: Rulebook; limits: LimitsOfCarrier }
+
+/** The rulebooks of a step, ready for the harmonics of its carrier; the yardstick stands last where it is on. */
+function booksFor(step: Step, carrier: CarrierForLimit, context: StationContext): BookLimits[] {
+  const facts = carrierFacts(step, carrier.powerW)
+  const ready = (rulebook: Rulebook) => ({ rulebook, limits: limitsOfCarrier(rulebook, facts, context.once(`edges:${rulebook.id}`, () => ({ edges: emissionEdges(rulebook) })).edges) })
+  return context.rulebooksOf(step.band).map(ready)
+}
+
+function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, books: readonly BookLimits[], context: StationContext): SlotResult {
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
+  const answer = reading && correctReading(reading, context)
+  if (reading && answer && isCorrected(answer) && carrier && slot.id !== 'x1') return judgedSlot(step, slot, { reading, corrected: answer, carrier, books }, context)
   const base = { slot, reading, corrected: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] as string[], missing: null }
-  if (!reading) {
+  if (!reading || !answer) {
     const reach = stepReach(step, slot, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why
-    const limit = carrier && slot.id !== 'x1'
-      ? evaluateSeveral(context.rulebooksOf(step.band), carrierFacts(step, carrier.powerW), { frequencyHz: slot.frequencyHz, harmonic: Number(slot.id.slice(1)) }).strictest
-      : null
+    const limit = carrier && slot.id !== 'x1' ? strictestOf(books.map(({ limits }) => limits(emissionOf(slot)))) : null
     return { ...base, limit, verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', missing: reach.covered ? 'open' : 'out-of-reach' }
   }
-  const answer = correctReading(reading, context)
   if (!isCorrected(answer)) return { ...base, verdict: verdictWithout('not-covered', answer.why), words: 'Not covered', notes: [answer.why] }
   if (slot.id === 'x1') return { ...base, corrected: answer, verdict: verdictWithout('observation', null), words: `carrier, ${printWatts(wattsFromDbm(answer.levelDbm))}`, notes: answer.notes }
-  if (!carrier)
-    return { ...base, corrected: answer, verdict: verdictWithout('not-covered', 'The carrier’s power is not known, so no limit can be worked out.'), words: 'Carrier not read yet', notes: answer.notes }
-  return judgedSlot(step, base, answer, carrier, context)
+  return { ...base, corrected: answer, verdict: verdictWithout('not-covered', 'The carrier’s power is not known, so no limit can be worked out.'), words: 'Carrier not read yet', notes: answer.notes }
 }
 
-function judgedSlot(step: Step, base: Omit<SlotResult, 'verdict' | 'words'>, corrected: CorrectedReading, carrier: CarrierForLimit, context: StationContext): SlotResult {
-  const notes = [...corrected.notes, ...(carrier.from === 'claim' ? ['The limit is worked out from the claim until the carrier is read.'] : [])]
-  const reading = base.reading!
-  const judge = (rulebook: Rulebook) => {
-    const judged = judgeHarmonic(corrected, { rulebook, step, slot: base.slot, carrier, context })
-    const verdict = withDoubt(judged.verdict, reading, notes)
-    return { ...judged, verdict, words: verdict === judged.verdict ? judged.words : verdictWords(verdict) }
+interface ToJudge { reading: Reading; corrected: CorrectedReading; carrier: CarrierForLimit; books: readonly BookLimits[] }
+
+function judgedSlot(step: Step, slot: Slot, of: ToJudge, context: StationContext): SlotResult {
+  const { reading, corrected, carrier, books } = of
+  const judge = ({ rulebook, limits }: BookLimits): Judged => {
+    const judged = judgeHarmonic(corrected, { rulebook, step, slot, carrier, context, limits })
+    const verdict = withDoubt(judged.verdict, reading)
+    return verdict === judged.verdict ? judged : { ...judged, verdict, words: verdictWords(verdict) }
   }
-  const each = context.rulebooksOf(step.band).map(judge)
+  const each = books.map(judge)
   const governing = governingOf(each)
-  const own = context.yardstick && governing.limit.kind === 'no-figure' ? judge(context.yardstick) : null
-  const bandwidth = governing.limit.kind === 'limit' ? bandwidthNote(governing.limit.referenceBandwidthHz, measuredInHz(reading, context)) : null
-  if (bandwidth) notes.push(bandwidth)
+  const own = context.yardstick && governing.limit.kind === 'no-figure' ? judge({ rulebook: context.yardstick, limits: limitsOfCarrier(context.yardstick, carrierFacts(step, carrier.powerW), null) }) : null
   return {
-    ...base, corrected, limit: governing.limit, verdict: governing.verdict, words: governing.words, ratio: governing.ratio, notes, yardstick: own && plain(own),
-    each: each.map(plain),
+    slot, reading, corrected, limit: governing.limit, verdict: governing.verdict, ratio: governing.ratio, yardstick: own, each, missing: null,
+    // Words are made when somebody reads them; slots are judged by the ten thousand.
+    get words() {
+      return governing.words
+    },
+    get notes() {
+      return notesOf(of, governing, context)
+    },
   }
 }
 
-function plain({ limit, verdict, words }: Judged): JudgedBy {
-  return { limit, verdict, words }
+function notesOf({ reading, corrected, carrier }: ToJudge, governing: Judged, context: StationContext): string[] {
+  const bandwidth = governing.limit.kind === 'limit' ? bandwidthNote(governing.limit.referenceBandwidthHz, measuredInHz(reading, context)) : null
+  return [
+    ...corrected.notes,
+    ...(carrier.from === 'claim' ? ['The limit is worked out from the claim until the carrier is read.'] : []),
+    ...(reading.doubt?.kind === 'coarse-trace' ? [coarseWords(reading)] : []),
+    ...(bandwidth ? [bandwidth] : []),
+  ]
 }
 
 /** The rulebook that governs: the gravest verdict of those with a figure; what cannot be judged before what has none. */
 function governingOf(each: readonly Judged[]): Judged {
+  if (each.length === 1) return each[0]!
   const withFigure = each.filter(({ limit }) => limit.kind === 'limit')
   const worst = worstVerdict(withFigure.map(member => ({ member, verdict: member.verdict })))
   return worst?.governs ?? each.find(({ limit }) => limit.kind === 'cannot-judge') ?? each[0]!
@@ -88,11 +107,8 @@ function measuredInHz(reading: Reading, context: StationContext): number | null 
 }
 
 /** A trace that may have stepped over a peak can show that something is there, not that nothing is. */
-function withDoubt(verdict: Verdict, reading: Reading, notes: string[]): Verdict {
-  if (reading.doubt?.kind !== 'coarse-trace') return verdict
-  const words = coarseWords(reading)
-  if (!notes.includes(words)) notes.push(words)
-  return verdict.state === 'inside' ? { ...verdict, state: 'not-covered', why: words } : verdict
+function withDoubt(verdict: Verdict, reading: Reading): Verdict {
+  return reading.doubt?.kind === 'coarse-trace' && verdict.state === 'inside' ? { ...verdict, state: 'not-covered', why: coarseWords(reading) } : verdict
 }
 
 function coarseWords(reading: Reading): string {

@@ -18,12 +18,12 @@ const DURATION_S = 180
 
 /** One step for every band and level on the channels chosen for harmonics, up to ×10. */
 export function planHarmonics(set: RadioSet, context: StationContext): Step[] {
-  return context.once(`plan:${HARMONICS_ID}:${set.id}`, () => plan(set, context))
-}
-
-function plan(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, HARMONICS_ID, context, HARMONICS_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
+  return context.plan(set, `${HARMONICS_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName))
+}
+
+function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
   return stepPlaces(set).filter(place => place.channel.harmonics).map((place): Step => ({
     ...place,
     id: stepId(HARMONICS_ID, place),

@@ -6,7 +6,7 @@ import { clauseWords, type Rulebook, rulebooks, yardsticks } from '#core/rules'
 
 const store = useReviewStore()
 const ui = useUiStore()
-const { reviewId } = useReviewRoute()
+const { reviewId, set } = useReviewRoute()
 const { own, all, copy, remove, takeAway, bringIn } = useOwnRulebooks()
 const settings = computed(() => store.review!.settings)
 const locked = computed(() => store.readOnly)
@@ -45,7 +45,7 @@ function picked(event: Event): void {
   input.value = ''
 }
 
-const editPlace = (id: string) => ({ path: `/review/${reviewId.value}/rulebook`, query: { book: id } })
+const editPlace = (id: string) => ({ path: `/review/${reviewId.value}/rulebook`, query: { ...(set.value ? { set: set.value.id } : {}), book: id } })
 function copyAndEdit(book: Rulebook): void {
   void navigateTo(editPlace(copy(book.id)))
 }
@@ -138,7 +138,7 @@ const toleranceItems = computed(() => [...TOLERANCES, ...(ownTolerance.value ? [
 .books label span span { display: block; line-height: 1.25; }
 .books input, .rule input { accent-color: var(--spruce); width: 16px; height: 16px; flex: none; translate: 0 2px; }
 .show { color: var(--spruce); text-decoration: underline; padding: 4px; }
-.rules { display: grid; grid-template-columns: repeat(auto-fit, minmax(260px, 1fr)); gap: 12px 20px; }
+.rules { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 380px), 1fr)); gap: 12px 24px; }
 .rule { display: flex; gap: 10px; align-items: baseline; cursor: pointer; }
 .rule span { display: grid; gap: 2px; }
 .grid { display: grid; grid-template-columns: repeat(2, minmax(0, 320px)); gap: 12px; }
