@@ -87,8 +87,13 @@ const PER_HALF = 2 ** -31
 const PER_INTEGER = 2 ** -32
 
 /** Uniform in (0, 1), never 0 or 1. */
-function uniform(random: RandomGenerator): number {
+export function uniform(random: RandomGenerator): number {
   return (random.next() >>> 0) * PER_INTEGER + PER_INTEGER / 2
+}
+
+/** Shortest interval that holds 95 % of the values. */
+export function shortestInterval(values: Float64Array): Simulated['shortest'] {
+  return intervals(values).shortest
 }
 
 const BINS = 4096

@@ -1,0 +1,2 @@
+export { psophometricWeightDb } from './psophometricWeight'
+export { PSOPHOMETRIC_POINTS } from './psophometric.table'

@@ -1,0 +1,33 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { type MonteCarloOptions, MONTE_CARLO_DEFAULTS, shortestInterval, uniform } from './monteCarlo'
+
+/** What a simulated model came to. */
+export interface Propagated {
+  mean: number
+  standardDeviation: number
+  shortest: { low: number; high: number }
+}
+
+/**
+ * Propagates distributions through any model by simulation.
+ * @param draws - one function per input that turns a uniform source into a draw.
+ * @param model - the measured quantity as a function of the inputs, in the order of `draws`.
+ * @see JCGM 101:2008, clause 7 (from memory).
+ */
+export function propagate(draws: readonly ((random: () => number) => number)[], model: (values: readonly number[]) => number, options: MonteCarloOptions = {}): Propagated {
+  const { trials = MONTE_CARLO_DEFAULTS.trials, seed = MONTE_CARLO_DEFAULTS.seed } = options
+  const source = xoroshiro128plus(seed)
+  const random = () => uniform(source)
+  const results = new Float64Array(trials)
+  const values = draws.map(() => 0)
+  let sum = 0
+  for (let i = 0; i < trials; i++) {
+    for (let k = 0; k < draws.length; k++) values[k] = draws[k]!(random)
+    sum += results[i] = model(values)
+  }
+  const mean = sum / trials
+  let squares = 0
+  for (const result of results) squares += (result - mean) ** 2
+  const { lowDb: low, highDb: high } = shortestInterval(results)
+  return { mean, standardDeviation: Math.sqrt(squares / (trials - 1)), shortest: { low, high } }
+}
