@@ -71,7 +71,7 @@ function series(angle: number, re: Float64Array, im: Float64Array): number {
 function quantile(probabilityBelow: (x: number) => number, share: number, reachDb: number): number {
   let low = -reachDb
   let high = reachDb
-  for (let i = 0; i < 60 && high - low > 1e-7 * reachDb; i++) {
+  for (let i = 0; i < 60 && high - low > 1e-10 * reachDb; i++) {
     const middle = (low + high) / 2
     if (probabilityBelow(middle) < share) low = middle
     else high = middle
