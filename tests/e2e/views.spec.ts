@@ -11,6 +11,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['harmonics', `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`, 'Harmonics'],
   ['findings', `${DEMO}/findings`, 'What we can say about these radios'],
   ['report', `${DEMO}/report`, 'Report'],
+  ['tools', '/tools', 'Tools'],
 ]
 
 async function show(page: Page, path: string, heading: string): Promise<void> {
