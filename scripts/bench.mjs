@@ -1,6 +1,10 @@
 // npm run bench: speed as ratios against a named reference in the same run. Not a test; nothing fails here.
+import { rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { chromium } from '@playwright/test'
-import { ensureBuilt, ensureChromium, ensurePackages, freePort, runTool, say, startServer } from './lib.mjs'
+import { build } from 'esbuild'
+import { ensureBuilt, ensureChromium, ensurePackages, freePort, must, root, run, say, startServer } from './lib.mjs'
 
 const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 const middle = values => [...values].sort((a, b) => a - b)[values.length >> 1]
@@ -9,7 +13,11 @@ const line = (what, ours, reference, theirs) => console.log(`${what.padEnd(58)} 
 await ensurePackages()
 await ensureBuilt()
 say('Core')
-await runTool(['tsx', 'dist', 'cli.mjs'], ['--tsconfig', 'core/tsconfig.json', 'scripts/bench/core.ts'])
+// Bundled as the application is: a loader that keeps every function's name would slow the closures down.
+const bundle = join(tmpdir(), `rigorous-meter-bench-${process.pid}.cjs`)
+await build({ entryPoints: [join(root, 'scripts/bench/core.ts')], bundle: true, platform: 'node', format: 'cjs', outfile: bundle, logLevel: 'error' })
+must(await run(process.execPath, [bundle]), 'the core’s share')
+rmSync(bundle)
 
 say('In the browser, from the built application')
 const { child, address } = await startServer({ port: await freePort(4395), demo: true })
@@ -71,6 +79,19 @@ const keys = await page.evaluate(async () => {
   return { spent, frames }
 })
 line('keystroke to updated verdict', middle(keys.spent), 'one frame of the browser', middle(keys.frames))
+
+await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
+const simulated = []
+for (let i = 0; i < 3; i++) {
+  await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x${3 + i}`)
+  const button = page.getByRole('button', { name: 'Check by Monte Carlo' })
+  await button.waitFor()
+  const from = Date.now()
+  await button.click()
+  await page.getByTestId('simulated').waitFor()
+  simulated.push(Date.now() - from)
+}
+line('a million trials in the worker, from click to figure', middle(simulated), 'one frame of the browser', middle(keys.frames))
 await browser.close()
 child.kill()
 process.exit(0)

@@ -11,9 +11,10 @@ async function checks() {
   must(await runTool(['eslint', 'bin', 'eslint.js'], ['.', '--max-warnings', '0']), 'lint')
   say('Types: core without DOM or Node, the application, the tests')
   must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'core']), 'types of core')
-  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-b', '--noEmit']), 'types of the application')
+  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']), 'types of the application and its tests')
+  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.server.json', '--noEmit']), 'types of the server')
+  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.node.json', '--noEmit']), 'types of the settings')
   must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests')
-  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']), 'types of the application’s tests')
   say('Unit and outside checks')
   must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
 }

@@ -25,7 +25,7 @@ export function buildLimitChartOption(input: LimitChartInput): EChartsCoreOption
     animation: false,
     textStyle: { fontFamily: FACE, color: palette.ink2 },
     grid: { left: 52, right: 20, top: 14, bottom: 54 },
-    legend: { bottom: 0, left: 40, itemWidth: 30, itemHeight: 8, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 }, data: drawn.map(curve => curve.rulebook.title) },
+    legend: { bottom: 0, left: 40, itemWidth: 30, itemHeight: 8, itemStyle: { opacity: 0 }, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 }, data: drawn.map(curve => curve.rulebook.title) },
     tooltip: {
       trigger: 'axis', confine: true, backgroundColor: palette.sheet, borderColor: palette.line, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 },
       formatter: (lines: unknown) => tooltip(lines as TooltipLine[]),

@@ -1,4 +1,4 @@
-import { accuracyInWords, type Chain, chainContributions, chainLossAt, type Instrument, instrumentContributions, reachAt } from '../chain'
+import { accuracyInWords, type CalibrationAge, calibrationAges, type Chain, chainContributions, chainLossAt, type Instrument, instrumentContributions, reachAt } from '../chain'
 import { printDb, printDbm, printSigned } from '../quantity'
 import type { Reading } from '../review'
 import { BETWEEN_POINTS_MEAN, type Budget, budget, contribution, type Contribution, CORRECT_BELOW_DB, floorEffect, repeatsContribution, steppedTraceLossDb } from '../uncertainty'
@@ -46,8 +46,17 @@ function correct(reading: Reading, context: StationContext): CorrectedReading | 
   const total = totalBudget(path, { reading, instrument, displayed, own: [scatter, floor.contribution, steps].filter(one => one !== null) }, context)
   const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidthDb * BETWEEN_POINTS_MEAN : 0)
   if (instrument.assumed) notes.push(context.once(`assumed:${instrument.id}`, () => `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`))
+  for (const age of agesOf(chain, reading, context)) if (age.stale) notes.push(`The path through ${age.partName} had been measured ${age.days} days before, more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`)
   if (Math.abs(total.shiftDb) >= 0.005 && !floor.isUpperBound) notes.push(`What is left open is lopsided, so the middle of it is stated: ${printSigned(total.shiftDb, 2)} dB.`)
   return { levelDbm: atInstrumentDbm + path.lossDb + total.shiftDb, atInstrumentDbm, lossDb: path.lossDb, budget: total, isUpperBound: floor.isUpperBound, notes }
+}
+
+/** How old the calibrations were when a reading was taken. */
+function agesOf(chain: Chain, reading: Reading, context: StationContext): CalibrationAge[] {
+  const { calibrations, settings } = context.review
+  if (calibrations.length === 0) return []
+  const pinned = { ...chain, parts: chain.parts.map(part => ({ ...part, calibrationId: reading.calibrationIds[part.id] ?? null })) }
+  return calibrationAges(pinned, { calibrations, at: reading.at, maxAgeDays: settings.calibrationMaxAgeDays })
 }
 
 interface Path {

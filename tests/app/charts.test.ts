@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
+import { limitCurve, rulebookById } from '#core/rules'
 import { stationById, stationContext } from '#core/station'
+import { buildLimitChartOption } from '~/charts/limitChartOption'
 import { chartPalette, verdictColour } from '~/charts/palette'
 import { buildPowerCurveOption } from '~/charts/powerCurveOption'
 import { buildSpectrumOption } from '~/charts/spectrumOption'
@@ -91,5 +93,22 @@ describe('colours', () => {
     expect(verdictColour(palette, 'too-close')).toBe(palette.close)
     expect(verdictColour(palette, 'outside')).toBe(palette.outside)
     expect(verdictColour(palette, 'no-figure')).toBe(palette.notCovered)
+  })
+})
+
+describe('the chart of limits', () => {
+  const carrier = { frequencyHz: 27.185e6, powerW: 4, mode: 'FM' as const }
+  const curves = ['us-amateur', 'eu-cb', 'itu-spurious'].map(id => limitCurve(rulebookById(id), carrier, { fromHz: 1e6, toHz: 2e9, points: 60 }))
+  const option = buildLimitChartOption({ palette, curves, carrierHz: carrier.frequencyHz, carrierDbm: 36 }) as { series: Series[]; legend: { data: string[] }; tooltip: { formatter: (lines: unknown) => string } }
+
+  it('draws a line for each rulebook that has a figure, and the carrier', () => {
+    expect(option.legend.data).toEqual(['EU CB, 27 MHz', 'ITU spurious, category A'])
+    expect(option.series.map(({ name }) => name)).toEqual(['EU CB, 27 MHz', 'ITU spurious, category A', 'carrier'])
+  })
+
+  it('shows titles as text, never as markup', () => {
+    const shown = option.tooltip.formatter([{ seriesName: '<b>mine</b>', value: [100, -36] }, { seriesName: 'carrier', value: [27, 36] }])
+    expect(shown).toContain('&lt;b&gt;mine&lt;/b&gt;: −36.00')
+    expect(option.tooltip.formatter([])).toBe('')
   })
 })

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
 import { budget, contribution } from '#core/uncertainty'
 import ReadingField from '~/components/fields/ReadingField.vue'
+import { evaluateLimit, rulebookById } from '#core/rules'
 import BudgetPanel from '~/components/run/BudgetPanel.vue'
+import WhyPanel from '~/components/run/WhyPanel.vue'
 import MarginStrip from '~/components/verdict/MarginStrip.vue'
 import VerdictMark from '~/components/verdict/VerdictMark.vue'
 import VerdictWord from '~/components/verdict/VerdictWord.vue'
@@ -131,5 +133,18 @@ describe('keys', () => {
     expect(isTyping(keyOn('<p data-at></p>'))).toBe(false)
     expect(isOnControl(keyOn('<button><b data-at></b></button>'))).toBe(true)
     expect(isOnControl(keyOn('<p data-at></p>'))).toBe(false)
+  })
+})
+
+describe('WhyPanel', () => {
+  it('tells what governs, what the others would have asked, each rulebook, and how probable it is', () => {
+    const carrier = { frequencyHz: 146.52e6, powerW: 5 }
+    const each = ['us-amateur', 'itu-spurious'].map(id => ({ limit: evaluateLimit(rulebookById(id), carrier), verdict: verdict(), words: 'Inside by 15.5' }))
+    const panel = mount(WhyPanel, { props: { limit: each[0]!.limit, carrierWords: 'as read', each, probability: 0.767 }, global: { components: { VerdictMark, VerdictWord } } })
+    expect(panel.find('h2').text()).toContain('Why −16.0')
+    expect(panel.findAll('tbody tr').map(row => row.classes().includes('governs'))).toEqual([true, false, false])
+    expect(panel.text()).toContain('76.7 %')
+    expect(panel.text()).toContain('ITU spurious, category A, −13.0')
+    expect(panel.text()).toContain('check the current text')
   })
 })

@@ -28,7 +28,9 @@ for (const theme of ['light', 'dark'] as const) {
       await test.step(name, async () => {
         await show(page, path, heading)
         // The report repeats the same blocks for every set: two of them stand for all.
-        const { violations } = await new AxeBuilder({ page }).exclude('article section:nth-of-type(n+4):not(:last-of-type)').analyze()
+        // What hangs on the theme is contrast; the rest is looked at once, by day.
+        const axe = theme === 'dark' ? new AxeBuilder({ page }).withRules(['color-contrast']) : new AxeBuilder({ page })
+        const { violations } = await axe.exclude('article section:nth-of-type(n+4):not(:last-of-type)').analyze()
         const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
         expect(serious.map(({ id, nodes }) => `${name}: ${id}: ${nodes.slice(0, 3).map(node => `${node.target.join(' ')} (${node.any[0]?.message ?? ''})`).join('; ')}`)).toEqual([])
       })
@@ -56,6 +58,7 @@ test('only this host is asked, and no script runs without its nonce', async ({ p
   page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
   await openDemo(page)
   for (const [, path, heading] of VIEWS) await show(page, path, heading)
+  await show(page, `${DEMO}/report`, 'Report')
   await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the PDF' }).click()])
   expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
   expect(complaints).toEqual([])

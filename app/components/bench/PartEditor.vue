@@ -82,6 +82,7 @@ function addPoint(): void {
     <p v-if="part.typical" class="small quiet">Typical figures of such parts. <button type="button" class="link" :disabled="locked" @click="emit('change', 'a part’s figures are my own', draft => { draft.typical = false; draft.lossUncertainty.assumed = false })">These are this part’s own</button></p>
     <p v-if="part.lossUncertainty.assumed" class="small quiet">How well this loss is known is a typical figure, assumed until you give your own.</p>
     <div v-if="part.loss.kind === 'table'" class="points">
+      <p v-if="standing" class="small quiet">The stated loss, for readings that do not rest on a measured path:</p>
       <table class="plain">
         <thead><tr><th class="right">MHz</th><th class="right">Loss, dB</th><th><span class="only-read">Remove</span></th></tr></thead>
         <tbody>

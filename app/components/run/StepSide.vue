@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import type { BenchCheck } from '#core/chain'
-import type { SlotResult, Step } from '#core/station'
+import { keyDownAllowedS, type SlotResult, type Step } from '#core/station'
 
 /** The right-hand side of a station: clock, reason, budget, checks that are open, cautions. */
 const { step, focus, checks, unsafe, carrierWords } = defineProps<{ step: Step; focus: SlotResult | null; checks: BenchCheck[]; unsafe: boolean; carrierWords: string }>()
 const { placeTo } = useReviewRoute()
+const store = useReviewStore()
+const limitS = computed(() => (store.context && keyDownAllowedS(step, store.context)) || step.set.keyDownLimitS)
 const open = computed(() => checks.filter(({ severity }) => severity === 'danger' || severity === 'caution'))
 </script>
 
 <template>
   <aside class="side stack" aria-label="Clock, reason and uncertainty">
-    <KeyDownClock :key="step.set.id" :limit-s="step.set.keyDownLimitS" :unsafe="unsafe" />
+    <KeyDownClock :key="step.set.id" :limit-s="limitS" :unsafe="unsafe" />
     <section v-if="open.length" class="sheet panel" data-testid="open-checks">
       <h2>{{ unsafe ? 'Do not key up' : 'Take care' }}</h2>
       <ChecksList :checks="open" />

@@ -68,6 +68,13 @@ describe('a measured path', () => {
     expect(isCorrected(first) && first.budget.contributions.find(({ id }) => id === 'part:pad50')).toMatchObject({ distribution: 'normal', standardUncertaintyDb: 0.1 })
   })
 
+  it('tells where a reading rests on one that was out of date when it was taken', () => {
+    const old = [calibration('c1', 50, '2024-01-01T00:00:00.000Z')]
+    const reading = harmonic(2, '-60', { calibrationIds: { pad50: 'c1' }, frequencyHz: 200e6 })
+    const answer = correctReading(reading, withReadings({ ...reviewOf({ parts: [pad(50, { calibrationId: 'c1' })] }), calibrations: old }, [reading]))
+    expect(isCorrected(answer) && answer.notes.join(' ')).toContain('1054 days before')
+  })
+
   it('grows old', () => {
     const ages = (at: string) => calibrationAges(chain, { calibrations, at, maxAgeDays: 365 }).map(({ days, stale }) => [days, stale])
     expect(ages('2026-11-21T10:00:00.000Z')).toEqual([[1, false]])

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { averagingTimeS, benchChecks, deratedW, HEAT_DEFAULTS, type HeatConditions, libraryPart, partHeat } from '#core/chain'
-import { analyser, chainOf, pad } from '../../support/bench'
+import { keyDownAllowedS, stationById } from '#core/station'
+import { analyser, chainOf, pad, radio, reviewOf, withReadings } from '../../support/bench'
 
 const small = pad(30, { ratingW: 10, zeroRatingAtC: 125, peakW: 50 })
 const at = (ambientC: number, keyedS = 60, restS = 60): HeatConditions => ({ ambientC, duty: { keyedS, restS } })
@@ -53,5 +54,15 @@ describe('the checks before keying up', () => {
   it('remind of the load behind a tap', () => {
     const checks = benchChecks({ chain: chainOf([libraryPart('sampler-40', 's')]), instrument: analyser(), carrierHz: 146.52e6, powerW: 5, powerFrom: 'claim', harmonicLimitDbm: null, highestHarmonic: 1 })
     expect(checks.find(({ id }) => id === 'through:s')?.title).toContain('load rated for 5')
+  })
+})
+
+describe('the longest key-down of a step', () => {
+  const allowed = (part: Parameters<typeof partHeat>[0], claimW: number) => {
+    const context = withReadings(reviewOf({ instrument: analyser({ damageDbm: 60, overloadDbm: 50 }), parts: [part], set: radio({}, { claimW }) }), [])
+    return keyDownAllowedS(stationById('harmonics').plan(context.review.sets[0]!, context)[0]!, context)
+  }
+  it('is what the set bears, or less where a part bears less', () => {
+    expect([allowed(small, 5), allowed(small, 20), allowed(small, 60)]).toEqual([60, 30, 0])
   })
 })

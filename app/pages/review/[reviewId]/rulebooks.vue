@@ -63,7 +63,7 @@ const toleranceItems = computed(() => [...TOLERANCES, ...(ownTolerance.value ? [
     <div class="spread">
       <div>
         <h1>Rulebooks</h1>
-        <p class="quiet">What the readings are judged by, several at once: the strictest holds, each is shown. All shipped limits are recalled from memory; check the current text.</p>
+        <p class="quiet">Several at once: the strictest holds, each is shown. All shipped limits are recalled from memory; check the current text.</p>
       </div>
       <VBtn variant="outlined" :disabled="locked" @click="picker?.click()">Bring in a rulebook</VBtn>
       <input ref="picker" type="file" accept=".json,application/json" class="only-read" tabindex="-1" aria-label="Rulebook file" @change="picked">
@@ -147,5 +147,5 @@ const toleranceItems = computed(() => [...TOLERANCES, ...(ownTolerance.value ? [
 .off td { color: var(--ink-3); }
 a { color: var(--spruce); }
 @media (max-width: 1000px) { .columns { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 560px) { .grid { grid-template-columns: 1fr; } .scroll td { font-size: 13px; } }
+@media (max-width: 560px) { .grid { grid-template-columns: 1fr; } .scroll table { min-width: 640px; } .scroll td { font-size: 13px; } }
 </style>
