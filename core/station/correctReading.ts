@@ -26,15 +26,16 @@ export interface NotCorrected {
  * the chain at that frequency, less the noise it holds; with the budget of what that leaves open.
  */
 export function correctReading(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
-  return context.perReading(reading, () => correct(reading, context))
-}
-
-function correct(reading: Reading, context: StationContext): CorrectedReading | NotCorrected {
   const chain = context.chainOf(reading)
   if (!chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)
   if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-  const path = context.perChain(chain, reading.frequencyHz, () => pathAt(chain, instrument, reading.frequencyHz))
+  const { calibrations, settings } = context.review
+  return context.reuse(reading, [chain, instrument, calibrations, settings.calibrationMaxAgeDays], () => correct(reading, chain, instrument, context))
+}
+
+function correct(reading: Reading, chain: Chain, instrument: Instrument, context: StationContext): CorrectedReading | NotCorrected {
+  const path = context.perChain(chain, instrument, reading.frequencyHz, () => pathAt(chain, instrument, reading.frequencyHz))
   if ('why' in path) return path
 
   const notes: string[] = []

@@ -20,12 +20,10 @@ export interface StationContext {
   distributions: Distributions
   /** A plan of a set, worked out once as long as the set and what the key names stay the same, over several states of the review. */
   plan: <T>(set: RadioSet, key: string, compute: () => T) => T
-  /** Works a thing out once for a step. */
-  perStep: <T>(step: object, compute: () => T) => T
-  /** Works a thing out once for a reading. */
-  perReading: <T>(reading: Reading, compute: () => T) => T
-  /** Works a thing out once for a chain and a frequency. */
-  perChain: <T>(chain: Chain, frequencyHz: number, compute: () => T) => T
+  /** Works a thing out for an object once, as long as everything it depends on is the very same, over several states of the review. */
+  reuse: <T>(of: object, dependsOn: readonly unknown[], compute: () => T) => T
+  /** Works a thing out once for a chain with its instrument, and a frequency. */
+  perChain: <T>(chain: Chain, instrument: Instrument, frequencyHz: number, compute: () => T) => T
   /** Works a thing out once for this state of the review; the key must name everything it depends on besides. */
   once: <T>(key: string, compute: () => T) => T
 }
@@ -37,11 +35,17 @@ export interface SharedWork {
   standing: WeakMap<readonly Reading[], CurrentReadings>
   /** Plans, by the set they are for and the key they hang on. */
   plans: WeakMap<RadioSet, Map<string, unknown>>
+  /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
+  chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
+  /** What was worked out for a chain, by frequency. */
+  paths: WeakMap<Chain, { instrument: Instrument; byFrequency: Map<number, unknown> }>
+  /** What was worked out for an object, and what it depended on. */
+  results: WeakMap<object, { dependsOn: readonly unknown[]; result: unknown }>
 }
 
 /** Fresh shared work. */
 export function createSharedWork(): SharedWork {
-  return { distributions: createDistributions(), standing: new WeakMap(), plans: new WeakMap() }
+  return { distributions: createDistributions(), standing: new WeakMap(), plans: new WeakMap(), chains: new WeakMap(), paths: new WeakMap(), results: new WeakMap() }
 }
 
 /**
@@ -49,36 +53,43 @@ export function createSharedWork(): SharedWork {
  * @throws CoreError `unknown-id` when the review names a rulebook neither it nor this version has.
  */
 export function stationContext(review: Review, shared: SharedWork = createSharedWork()): StationContext {
-  const { distributions, standing, plans } = shared
+  const { distributions, standing, plans, chains, paths, results } = shared
   const known = new Map<string, unknown>()
   const once = <T>(key: string, compute: () => T): T => {
     if (!known.has(key)) known.set(key, compute())
     return known.get(key) as T
   }
-  const byChain = new Map<Chain, Map<number, unknown>>()
-  const perChain = <T>(chain: Chain, frequencyHz: number, compute: () => T): T => {
-    let things = byChain.get(chain)
-    if (!things) byChain.set(chain, things = new Map())
-    let thing = things.get(frequencyHz) as T | undefined
-    if (thing === undefined) things.set(frequencyHz, thing = compute())
+  const perChain = <T>(chain: Chain, instrument: Instrument, frequencyHz: number, compute: () => T): T => {
+    let path = paths.get(chain)
+    if (!path || path.instrument !== instrument) paths.set(chain, path = { instrument, byFrequency: new Map() })
+    let thing = path.byFrequency.get(frequencyHz) as T | undefined
+    if (thing === undefined) path.byFrequency.set(frequencyHz, thing = compute())
     return thing
+  }
+  const reuse = <T>(of: object, dependsOn: readonly unknown[], compute: () => T): T => {
+    const known = results.get(of)
+    if (known && known.dependsOn.length === dependsOn.length && known.dependsOn.every((one, i) => one === dependsOn[i])) return known.result as T
+    const result = compute()
+    results.set(of, { dependsOn, result })
+    return result
   }
   const { calibrations, calibrationSwaps: swaps } = review
   const raw = new Map(review.chains.map(chain => [chain.id, chain]))
   let current = standing.get(review.readings)
   if (!current) standing.set(review.readings, current = currentReadings(review))
   let last: { setId: string; stepId: string; slots: ReadonlyMap<string, Reading> | undefined } = { setId: '', stepId: '', slots: undefined }
-  const ofThings = new Map<object, unknown>()
-  const perThing = <T>(of: object, compute: () => T): T => {
-    let thing = ofThings.get(of) as T | undefined
-    if (thing === undefined) ofThings.set(of, thing = compute())
-    return thing
-  }
   const instruments = new Map(review.instruments.map(instrument => [instrument.id, instrument]))
   const books = (ids: readonly string[]) => once(`books:${ids.join(',')}`, () => ids.map(id => rulebookById(id, review.ownRulebooks)))
   const calibrated = (id: string, pins: Reading['calibrationIds'] | null, key: string) => {
-    const chain = raw.get(id)
-    return chain && once(`chain:${id}:${key}`, () => calibratedChain(chain, { calibrations, swaps, pins }))
+    const stored = raw.get(id)
+    if (!stored || calibrations.length === 0) return stored
+    let ofChain = chains.get(stored)
+    if (!ofChain) chains.set(stored, ofChain = new Map())
+    const known = ofChain.get(key)
+    if (known && known.calibrations === calibrations && known.swaps === swaps) return known.chain
+    const chain = calibratedChain(stored, { calibrations, swaps, pins })
+    ofChain.set(key, { calibrations, swaps, chain })
+    return chain
   }
   return {
     review,
@@ -92,8 +103,6 @@ export function stationContext(review: Review, shared: SharedWork = createShared
       if (stepId !== last.stepId || setId !== last.setId) last = { setId, stepId, slots: current.get(stepKey(setId, stepId)) }
       return last.slots?.get(slot)
     },
-    perReading: perThing,
-    perStep: perThing,
     plan: <T>(set: RadioSet, key: string, compute: () => T): T => {
       let ofSet = plans.get(set)
       if (!ofSet) plans.set(set, ofSet = new Map())
@@ -102,6 +111,7 @@ export function stationContext(review: Review, shared: SharedWork = createShared
     },
     distributions,
     perChain,
+    reuse,
     once,
   }
 }

@@ -4,6 +4,7 @@ import type { Reading } from '../../review'
 import type { Question, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
+import { stepDependencies } from '../stepDependencies'
 import { stepReach } from '../stepReach'
 import { judgeLawfulPower } from './judgeLawfulPower'
 
@@ -13,7 +14,7 @@ const ABSURD_ABOVE_DB = 3
 
 /** Judges the carrier of one step against its claim. */
 export function evaluateCarrierPower(step: Step, context: StationContext): StepResult {
-  return context.perStep(step, () => evaluate(step, context))
+  return context.reuse(step, stepDependencies(step, context), () => evaluate(step, context))
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {

@@ -1,7 +1,7 @@
 import { wattsFromDbm } from '../../quantity'
 import type { Contribution } from '../../uncertainty'
 import type { Step } from '../contract'
-import { correctReading, isCorrected } from '../correctReading'
+import { correctReading, type CorrectedReading, isCorrected, type NotCorrected } from '../correctReading'
 import { CARRIER_POWER_ID } from '../carrier-power/planCarrierPower'
 import type { StationContext } from '../stationContext'
 import { stepId } from '../stepBasics'
@@ -27,6 +27,12 @@ export function carrierForLimit(step: Step, context: StationContext): CarrierFor
   if (step.claim.kind === 'watts')
     return { powerW: step.claim.powerW, contributions: [], from: 'claim', words: 'by the claim, until the carrier is read' }
   return null
+}
+
+/** The carrier as read at the carrier power station: the very same answer as long as nothing behind it changes. */
+export function meteredCarrier(step: Step, context: StationContext): CorrectedReading | NotCorrected | null {
+  const reading = context.reading(step.set.id, stepId(CARRIER_POWER_ID, step), 'carrier')
+  return reading ? correctReading(reading, context) : null
 }
 
 /** The carrier as read in the ×1 line, through the same chain as the harmonics: what both share cancels in dBc. */

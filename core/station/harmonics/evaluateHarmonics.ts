@@ -6,8 +6,9 @@ import { carrierFacts } from '../carrierFacts'
 import type { Question, Slot, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
+import { stepDependencies } from '../stepDependencies'
 import { stepReach } from '../stepReach'
-import { type CarrierForLimit, carrierForLimit } from './carrierForLimit'
+import { type CarrierForLimit, carrierForLimit, meteredCarrier } from './carrierForLimit'
 import { emissionOf, type Judged, judgeHarmonic } from './judgeHarmonic'
 
 const ABSURD_BELOW_DB = 6
@@ -15,7 +16,7 @@ const ABSURD_ABOVE_DB = 3
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
 export function evaluateHarmonics(step: Step, context: StationContext): StepResult {
-  return context.perStep(step, () => evaluate(step, context))
+  return context.reuse(step, [...stepDependencies(step, context), meteredCarrier(step, context)], () => evaluate(step, context))
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
