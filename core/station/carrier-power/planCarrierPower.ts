@@ -22,6 +22,11 @@ export function planCarrierPower(set: RadioSet, context: StationContext): Step[]
 }
 
 function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
+  const radioSettings = [
+    { id: 'supply', words: set.kind === 'mobile' ? 'Supply at its nominal voltage' : 'Battery full' },
+    { id: 'dual-watch', words: 'Dual watch off' },
+    ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
+  ]
   return stepPlaces(set).map((place): Step => ({
     ...place,
     id: stepId(CARRIER_POWER_ID, place),
@@ -30,11 +35,7 @@ function plan(set: RadioSet, chainId: string | null, chainName: string | undefin
     chainId,
     slots: [{ id: 'carrier', label: 'carrier', frequencyHz: place.channel.frequencyHz }],
     instruction: 'Key up, let the reading settle, and type what the instrument shows.',
-    radioSettings: [
-      { id: 'supply', words: set.kind === 'mobile' ? 'Supply at its nominal voltage' : 'Battery full' },
-      { id: 'dual-watch', words: 'Dual watch off' },
-      ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
-    ],
+    radioSettings,
     cautions: [...TRANSMIT_CAUTIONS, ...(place.claim.kind === 'watts' ? [`The maker claims ${printClaimW(place.claim.powerW)} here.`] : [])],
     keyDownS: KEY_DOWN_S,
     durationS: DURATION_S,

@@ -23,14 +23,14 @@ function evaluate(step: Step, context: StationContext): StepResult {
   const carrier = carrierForLimit(step, context)
   const books = carrier ? booksFor(step, carrier, context) : []
   const slots = step.slots.map(slot => slotResult(step, slot, carrier, books, context))
-  const judged = slots.filter(result => result.slot.id !== 'x1')
-  const worst = worstVerdict(judged.map(result => ({ member: result, verdict: result.verdict })))!
-  const within = slots.filter(result => result.reading || stepReach(step, result.slot, context).covered)
+  const worst = worstVerdict(slots.slice(1).map(result => ({ member: result, verdict: result.verdict })))!
+  const read = slots.reduce((count, result) => count + (result.reading ? 1 : 0), 0)
+  const possible = slots.reduce((count, result) => count + (result.reading || stepReach(step, result.slot, context).covered ? 1 : 0), 0)
   return {
     step, slots, verdict: worst.verdict, governs: worst.governs,
-    words: slots.some(result => result.reading) ? worst.governs.words : 'Not measured',
+    words: read > 0 ? worst.governs.words : 'Not measured',
     questions: slots.flatMap(result => askAbout(step, result, slots[0]!, context)),
-    progress: { read: slots.filter(result => result.reading).length, possible: within.length },
+    progress: { read, possible },
   }
 }
 
@@ -47,7 +47,7 @@ function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, boo
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
   const answer = reading && correctReading(reading, context)
   if (reading && answer && isCorrected(answer) && carrier && slot.id !== 'x1') return judgedSlot(step, slot, { reading, corrected: answer, carrier, books }, context)
-  const base = { slot, reading, corrected: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] as string[], missing: null }
+  const base = { slot, reading, corrected: null, limit: null, each: [], yardstick: null, ratio: null, notes: [], missing: null }
   if (!reading || !answer) {
     const reach = stepReach(step, slot, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why

@@ -13,6 +13,7 @@ export const HARMONICS_INSTRUMENTS = ['spectrum-analyser'] as const
 /** Up to the 10th harmonic (47 CFR 2.1057(a), from memory). */
 export const HIGHEST_HARMONIC = 10
 
+const CAUTIONS = [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS]
 const KEY_DOWN_S = 40
 const DURATION_S = 180
 
@@ -20,25 +21,26 @@ const DURATION_S = 180
 export function planHarmonics(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, HARMONICS_ID, context, HARMONICS_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
-  return context.plan(set, `${HARMONICS_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName))
+  return context.plan(set, `${HARMONICS_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName, frequencyHz => context.once(`slots:${frequencyHz}`, () => harmonicSlots(frequencyHz))))
 }
 
-function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
+function plan(set: RadioSet, chainId: string | null, chainName: string | undefined, slotsOf: (carrierHz: number) => Slot[]): Step[] {
+  const radioSettings = [
+    { id: 'tone', words: 'Tone squelch off' },
+    { id: 'dual-watch', words: 'Dual watch off' },
+    { id: 'time-out', words: 'Time-out timer off' },
+    ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
+  ]
   return stepPlaces(set).filter(place => place.channel.harmonics).map((place): Step => ({
     ...place,
     id: stepId(HARMONICS_ID, place),
     stationId: HARMONICS_ID,
     set,
     chainId,
-    slots: harmonicSlots(place.channel.frequencyHz),
+    slots: slotsOf(place.channel.frequencyHz),
     instruction: 'Key up, let three sweeps pass, then read each peak.',
-    radioSettings: [
-      { id: 'tone', words: 'Tone squelch off' },
-      { id: 'dual-watch', words: 'Dual watch off' },
-      { id: 'time-out', words: 'Time-out timer off' },
-      ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
-    ],
-    cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
+    radioSettings,
+    cautions: CAUTIONS,
     keyDownS: KEY_DOWN_S,
     durationS: DURATION_S,
   }))
