@@ -18,7 +18,7 @@ const open = computed(() => checks.filter(({ severity }) => severity === 'danger
       <ChecksList :checks="open" />
       <NuxtLink :to="{ ...placeTo('bench'), query: { set: step.set.id, ...(step.chainId ? { chain: step.chainId } : {}) } }" class="small">To the bench check</NuxtLink>
     </section>
-    <WhyPanel v-if="focus?.limit" :limit="focus.limit" :carrier-words="carrierWords" :each="focus.each" :probability="focus.limit.kind === 'limit' ? (focus.each.find(one => one.limit === focus!.limit)?.verdict ?? focus.verdict).probabilityComplies : null" />
+    <WhyPanel v-if="focus?.limit" :limit="focus.limit" :carrier-words="carrierWords" :each="focus.each" :about="focus.slot.id === 'carrier' ? 'carrier' : 'harmonic'" :probability="focus.limit.kind === 'limit' ? (focus.each.find(one => one.limit === focus!.limit)?.verdict ?? focus.verdict).probabilityComplies : null" />
     <BudgetPanel v-if="focus?.corrected" :budget="focus.ratio ?? focus.corrected.budget" :of="focus.slot.id === 'carrier' ? 'The carrier' : focus.ratio ? `${focus.slot.label} against the carrier (dBc), as the limit follows it` : `${focus.slot.label} as read`" />
     <section v-if="focus?.notes.length" class="sheet panel">
       <h2>How it was worked out</h2>

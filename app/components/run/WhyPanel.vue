@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { printDbm } from '#core/quantity'
+import { printDbm, printWatts, wattsFromDbm } from '#core/quantity'
 import type { LimitAnswer } from '#core/rules'
 import type { JudgedBy } from '#core/station'
 
 /** Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook where there are several. */
-const { limit, carrierWords, each, probability } = defineProps<{ limit: LimitAnswer; carrierWords: string; each: readonly JudgedBy[]; probability: number | null }>()
+const { limit, carrierWords, each, probability, about = 'harmonic' } = defineProps<{ limit: LimitAnswer; carrierWords: string; each: readonly JudgedBy[]; probability: number | null; about?: 'harmonic' | 'carrier' }>()
 
 const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
-const title = computed(() => limit.kind === 'limit' ? `Why ${printDbm(limit.limitDbm)}` : limit.kind === 'no-figure' ? 'Why no figure' : 'Why it cannot be judged yet')
+const title = computed(() => limit.kind === 'limit' ? (about === 'carrier' ? `Allowed: ${printWatts(wattsFromDbm(limit.limitDbm))}` : `Why ${printDbm(limit.limitDbm)}`) : limit.kind === 'no-figure' ? 'Why no figure' : 'Why it cannot be judged yet')
 const percent = computed(() => {
   if (probability === null) return null
   const shown = Math.min(99.9, Math.max(0.1, 100 * probability))
@@ -24,7 +24,7 @@ const percent = computed(() => {
       <thead class="only-read"><tr><th>What is asked</th><th>Limit</th></tr></thead>
       <tbody><tr v-for="demand in demands" :key="demand.words" :class="{ governs: demand.governs }"><td>{{ demand.words }}<span v-if="demand.governs"> · governs</span></td><td class="figure right">{{ printDbm(demand.limitDbm, 2) }}</td></tr></tbody>
     </table>
-    <p v-if="percent !== null" class="small">The true value complies with <strong>{{ percent }}</strong> probability.</p>
+    <p v-if="percent !== null" class="small">{{ about === 'carrier' ? 'The true power keeps to it' : 'The true value complies' }} with <strong>{{ percent }}</strong> probability.</p>
     <template v-if="each.length > 1">
       <h3>By each rulebook</h3>
       <ul class="small each">

@@ -52,7 +52,7 @@ useKeys({
   ...Object.fromEntries([...'0123456789'].map(digit => [digit, () => field.value?.focus()])),
 })
 
-const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW, 36.9 dBm, or several: 4.37; 4.41; 4.35' : '36.9 dBm, 4.37 W, or several with ; between')
+const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW, 36.9 dBm; 4.4; 4.3 for two' : '36.9 dBm or 4.37 W; −3; −4 for two')
 </script>
 
 <template>
