@@ -7,7 +7,7 @@ export default defineConfig({
   testMatch: '**/*.spec.ts',
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   retries: 0,
   forbidOnly: !!process.env.CI,
