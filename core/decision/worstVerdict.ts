@@ -15,11 +15,12 @@ export interface GroupVerdict<T> {
  */
 export function worstVerdict<T>(members: readonly { member: T; verdict: Verdict }[]): GroupVerdict<T> | null {
   let worst: { member: T; verdict: Verdict } | null = null
-  for (const candidate of members) if (worst === null || isWorse(candidate.verdict, worst.verdict)) worst = candidate
+  for (const candidate of members) if (worst === null || isGraver(candidate.verdict, worst.verdict)) worst = candidate
   return worst && { verdict: worst.verdict, governs: worst.member }
 }
 
-function isWorse(a: Verdict, b: Verdict): boolean {
+/** True when the first of two verdicts is the graver: by state, among equals by the lesser margin. */
+export function isGraver(a: Verdict, b: Verdict): boolean {
   const byState = GRAVITY.indexOf(a.state) - GRAVITY.indexOf(b.state)
   if (byState !== 0) return byState < 0
   return (a.marginDb ?? Infinity) < (b.marginDb ?? Infinity)

@@ -27,10 +27,9 @@ export function evaluateLimit(rulebook: Rulebook, carrier: CarrierFacts, emissio
     const limit = powerOf(clause, place)
     if (limit) worked.push({ clause, limit })
   }
-  const radiated = worked.find(({ clause }) => clause.basis === 'erp')
-  if (radiated && (carrier.antennaGainDbd ?? null) === null && !worked.some(({ clause }) => clause.basis === 'conducted'))
-    return cannotJudge(rulebook, radiated.clause, ['antenna-gain'])
-  const usable = worked.filter(({ clause }) => clause.basis === 'conducted' || (carrier.antennaGainDbd ?? null) !== null)
+  const radiated = (carrier.antennaGainDbd ?? null) === null ? worked.find(({ clause }) => clause.basis === 'erp') : undefined
+  const usable = radiated ? worked.filter(({ clause }) => clause.basis === 'conducted') : worked
+  if (radiated && usable.length === 0) return cannotJudge(rulebook, radiated.clause, ['antenna-gain'])
   if (usable.length === 0 && hanging) return cannotJudge(rulebook, hanging, missing)
   if (usable.length === 0) return noFigure(rulebook, carrier, about)
   return found(rulebook, place, usable)

@@ -1,4 +1,4 @@
-import { type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../decision'
+import { isGraver, type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../decision'
 import { dbmFromWatts, MINUS, printDb, printDbm, printFrequencyShort, printWatts, wattsFromDbm } from '../../quantity'
 import type { Reading } from '../../review'
 import { bandwidthNote, emissionEdges, limitsOfCarrier, type LimitsOfCarrier, type Rulebook, strictestOf } from '../../rules'
@@ -95,10 +95,9 @@ function notesOf({ reading, corrected, carrier }: ToJudge, governing: Judged, co
 
 /** The rulebook that governs: the gravest verdict of those with a figure; what cannot be judged before what has none. */
 function governingOf(each: readonly Judged[]): Judged {
-  if (each.length === 1) return each[0]!
-  const withFigure = each.filter(({ limit }) => limit.kind === 'limit')
-  const worst = worstVerdict(withFigure.map(member => ({ member, verdict: member.verdict })))
-  return worst?.governs ?? each.find(({ limit }) => limit.kind === 'cannot-judge') ?? each[0]!
+  let gravest: Judged | null = null
+  for (const one of each) if (one.limit.kind === 'limit' && (gravest === null || isGraver(one.verdict, gravest.verdict))) gravest = one
+  return gravest ?? each.find(({ limit }) => limit.kind === 'cannot-judge') ?? each[0]!
 }
 
 function measuredInHz(reading: Reading, context: StationContext): number | null {
