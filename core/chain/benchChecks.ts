@@ -33,6 +33,8 @@ export interface BenchCheckInput {
   powerFrom: 'claim' | 'assumed'
   /** Limit on a harmonic at the radio, dBm; null where there is none. */
   harmonicLimitDbm: number | null
+  /** Limit at each harmonic, dBm, where it differs from one to the next; `harmonicLimitDbm` at all of them by default. */
+  limitAtDbm?: (harmonic: number) => number | null
   /** Highest harmonic asked for: 10 (47 CFR 2.1057). 1 when harmonics do not matter on this chain. */
   highestHarmonic: number
   /** Temperature and planned duty; 25 °C and one minute in two by default. */
@@ -180,21 +182,24 @@ function meterWindow(meter: Extract<Instrument, { kind: 'power-meter' }>, stairs
 function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnalyser): BenchCheck[] {
   if (input.harmonicLimitDbm === null || input.highestHarmonic < 2) return []
   let worstDb = Infinity
+  let worstLimitDbm = input.harmonicLimitDbm
   const short: number[] = []
   let seesDownDbm = -Infinity
   for (let n = 2; n <= input.highestHarmonic; n++) {
     const frequencyHz = n * input.carrierHz
     const loss = chainLossAt(input.chain, analyser, frequencyHz)
     if (!loss.known || !reachAt(input.chain, analyser, frequencyHz).covered) continue
-    const above = input.harmonicLimitDbm - loss.lossDb - analyser.floorDbm
+    const limitDbm = input.limitAtDbm ? input.limitAtDbm(n) : input.harmonicLimitDbm
+    if (limitDbm === null) continue
+    const above = limitDbm - loss.lossDb - analyser.floorDbm
     seesDownDbm = Math.max(seesDownDbm, analyser.floorDbm + loss.lossDb)
-    worstDb = Math.min(worstDb, above)
+    if (above < worstDb) [worstDb, worstLimitDbm] = [above, limitDbm]
     if (above < CORRECT_BELOW_DB) short.push(n)
   }
   if (worstDb === Infinity) return []
   if (short.length === 0)
-    return [check('floor', 'ok', `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(input.harmonicLimitDbm)}.`)]
-  return [check('floor', 'caution', `A harmonic right at its limit would stand only ${printDb(Math.max(worstDb, 0))} above the noise at ${harmonicList(short)}.`, `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`, 'Noise too near the limit')]
+    return [check('floor', 'ok', `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`)]
+  return [check('floor', 'caution', worstDb > 0 ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.` : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`, `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`, 'Noise too near the limit')]
 }
 
 function reach(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {

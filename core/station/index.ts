@@ -8,7 +8,7 @@ export { createSharedWork, stationContext, type SharedWork, type StationContext 
 export { correctReading, isCorrected, type CorrectedReading, type NotCorrected } from './correctReading'
 export { suitableChains } from './chainForStation'
 export { stepReach } from './stepReach'
-export { checkConditions, keyDownAllowedS, strictestLimitDbm } from './stepChecks'
+export { checkConditions, keyDownAllowedS, limitAtHarmonicDbm, strictestLimitDbm } from './stepChecks'
 export { powerToExpect, stepId, stepPlaces, ASSUMED_POWER_W } from './stepBasics'
 export { CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS } from './carrier-power/planCarrierPower'
 export { HARMONICS_ID, HARMONICS_INSTRUMENTS, HIGHEST_HARMONIC, harmonicSlots } from './harmonics/planHarmonics'

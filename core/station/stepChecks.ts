@@ -13,7 +13,7 @@ export function stepChecks(step: Step, context: StationContext, highestHarmonic:
   const expected = powerToExpect(step.set, step.claim)
   return benchChecks({
     chain, instrument: context.instrument(chain.instrumentId), carrierHz: step.channel.frequencyHz,
-    ...expected, harmonicLimitDbm: strictestLimitDbm(context, step, expected.powerW), highestHarmonic, ...checkConditions(context),
+    ...expected, harmonicLimitDbm: strictestLimitDbm(context, step, expected.powerW), limitAtDbm: n => limitAtHarmonicDbm(context, step, expected.powerW, n), highestHarmonic, ...checkConditions(context),
   })
 }
 
@@ -23,13 +23,19 @@ export function checkConditions(context: StationContext): Pick<BenchCheckInput, 
   return { conditions: { ambientC, duty } }
 }
 
+/** The limit at one harmonic of a carrier, dBm: the strictest of the rulebooks', or the yardstick's where they have none. */
+export function limitAtHarmonicDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number, harmonic: number): number | null {
+  const facts = carrierFacts(step, powerW)
+  const emission = { frequencyHz: harmonic * step.channel.frequencyHz, harmonic }
+  const { strictest } = evaluateSeveral(context.rulebooksOf(step.band), facts, emission)
+  if (strictest.kind === 'limit') return strictest.limitDbm
+  const own = context.yardstick && evaluateLimit(context.yardstick, facts, emission)
+  return own?.kind === 'limit' ? own.limitDbm : null
+}
+
 /** The limit on harmonics to draw down a chain: the strictest of the rulebooks', or the yardstick's where they have none. */
 export function strictestLimitDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number): number | null {
-  const facts = carrierFacts(step, powerW)
-  const { strictest } = evaluateSeveral(context.rulebooksOf(step.band), facts)
-  if (strictest.kind === 'limit') return strictest.limitDbm
-  const own = context.yardstick && evaluateLimit(context.yardstick, facts)
-  return own?.kind === 'limit' ? own.limitDbm : null
+  return limitAtHarmonicDbm(context, step, powerW, 2)
 }
 
 /**

@@ -65,3 +65,12 @@ describe('bench checks', () => {
     expect(find('heat:pad30', { powerFrom: 'assumed', chain: chainOf([pad(30, { ratingW: 4 })]) })?.title).toContain('assumed')
   })
 })
+
+describe('the floor against limits that differ from one harmonic to the next', () => {
+  it('names only those that would lie too near the noise', () => {
+    const floor = (limitAtDbm: (n: number) => number | null) => benchChecks({ chain: chainOf([pad(50)]), instrument: analyser({ floorDbm: -100, toHz: 3e9 }), carrierHz: 27.185e6, powerW: 4, powerFrom: 'claim', harmonicLimitDbm: -54, limitAtDbm, highestHarmonic: 10 }).find(({ id }) => id === 'floor')!
+    expect(floor(n => (n % 2 ? -36 : -54)).title).toBe('A harmonic right at its limit would lie in the noise at ×2, ×4, ×6, ×8, ×10.')
+    expect(floor(() => -45).title).toContain('only 5.0')
+    expect(floor(() => -30)).toMatchObject({ severity: 'ok' })
+  })
+})

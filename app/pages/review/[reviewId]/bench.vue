@@ -3,7 +3,7 @@ import { useNow } from '@vueuse/core'
 import { benchChecks, type Calibration, calibratedChain, partLibrary, type PartKind } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { highestClaimW, setShortName } from '#core/review'
-import { checkConditions, harmonicSlots, HIGHEST_HARMONIC, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
+import { checkConditions, harmonicSlots, HIGHEST_HARMONIC, limitAtHarmonicDbm, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -46,7 +46,7 @@ const now = useNow({ interval: 60_000 })
 const checks = computed(() => chain.value ? benchChecks({
   chain: standingChain.value!, instrument: instrument.value, carrierHz: carrierHz.value, powerW: powerW.value, powerFrom: hottest.value?.powerFrom ?? 'assumed',
   ...checkConditions(context.value), calibration: { calibrations: review.value.calibrations, at: now.value.toISOString(), maxAgeDays: review.value.settings.calibrationMaxAgeDays },
-  harmonicLimitDbm: limitDbm.value, highestHarmonic: instrument.value?.kind === 'spectrum-analyser' ? HIGHEST_HARMONIC : 1,
+  harmonicLimitDbm: limitDbm.value, ...(set.value && hottest.value ? { limitAtDbm: (n: number) => limitAtHarmonicDbm(context.value, { set: set.value!, ...hottest.value!.place }, powerW.value, n) } : {}), highestHarmonic: instrument.value?.kind === 'spectrum-analyser' ? HIGHEST_HARMONIC : 1,
 }) : [])
 watchEffect(() => { ui.benchChecks = checks.value })
 onBeforeUnmount(() => { ui.benchChecks = [] })
