@@ -146,7 +146,7 @@ function capital(text: string): string {
 }
 
 /** What a rulebook answers with of itself. */
-export function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
+function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
   return { id, title, edition, standing, owner }
 }
 

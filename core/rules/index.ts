@@ -3,7 +3,7 @@ export type {
   Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarFound, ScalarLimit, ScalarUnit, ServiceBand, Standing,
 } from './types'
 export { QUANTITIES, SCALAR_UNITS } from './types'
-export { evaluateLimit, evaluateScalar, headOf, isPowerLimit, scalarWords, type PowerQuantity } from './evaluateLimit'
+export { evaluateLimit, evaluateScalar, isPowerLimit, scalarWords, type PowerQuantity } from './evaluateLimit'
 export { emissionEdges, limitsOfCarrier, type LimitsOfCarrier } from './limitRegimes'
 export { evaluateSeveral, strictestOf, type SeveralAnswers } from './severalRulebooks'
 export { limitDemands, powerLimitDbm, powerLimitWords, type WorkedDemand, type WorkedLimit } from './powerLimitDbm'

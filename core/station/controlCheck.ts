@@ -1,4 +1,4 @@
-import { decide, enScore, type EnScore, type Verdict } from '../decision'
+import { enScore, type EnScore } from '../decision'
 import { printDb, printDbm } from '../quantity'
 import type { ControlCheck, Reading } from '../review'
 import { correctReading, type CorrectedReading, isCorrected } from './correctReading'
@@ -34,13 +34,4 @@ function asReading(check: ControlCheck, instrumentId: string): Reading {
     levelDbm: check.levelDbm, resolutionDb: check.resolutionDb, isUpperBound: false, frequencyHz: check.frequencyHz, traceFloorDbm: null, doubt: null,
     instrumentId, chainId: check.chainId, chainRevision: 1, calibrationIds: check.calibrationIds, repeatsDbm: [], supply: '', at: check.at, source: { kind: 'typed' }, supersedes: null,
   }
-}
-
-/** A control check as a verdict, for the strip: the difference against the ranges of both. */
-export function controlVerdict(result: ControlCheckResult, check: ControlCheck, context: StationContext): Verdict | null {
-  if (!result.corrected || result.differenceDb === null) return null
-  return decide({
-    valueDb: Math.abs(result.differenceDb), limitDb: Math.hypot(result.corrected.budget.rangeDb, check.knownExpandedDb), direction: 'upper',
-    errors: context.distributions.of([]), rule: 'shared-risk',
-  })
 }

@@ -12,7 +12,7 @@ export { checkConditions, keyDownAllowedS, limitAtHarmonicDbm, strictestLimitDbm
 export { powerToExpect, stepId, stepPlaces, ASSUMED_POWER_W } from './stepBasics'
 export { CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS } from './carrier-power/planCarrierPower'
 export { HARMONICS_ID, HARMONICS_INSTRUMENTS, HIGHEST_HARMONIC, harmonicSlots } from './harmonics/planHarmonics'
-export { controlVerdict, evaluateControlCheck, type ControlCheckResult } from './controlCheck'
+export { evaluateControlCheck, type ControlCheckResult } from './controlCheck'
 export { carrierFacts } from './carrierFacts'
 export { carrierForLimit, type CarrierForLimit } from './harmonics/carrierForLimit'
 

@@ -54,7 +54,6 @@ function betterThan(members: readonly Contribution[]): { words: string; change: 
     case 'floor': return { words: 'Noise: 10 dB less padding, or a narrower resolution bandwidth', change: one => scaled(one, 0.1) }
     case 'steps': return { words: 'A finer trace, or a zoom on the peak', change: one => scaled(one, 0.06) }
     case 'repeats': return { words: 'Four times as many readings', change: one => ({ ...scaled(one, 0.5), degreesOfFreedom: 4 * (one.degreesOfFreedom + 1) - 1 }) }
-    case 'carrier': return { words: 'The carrier: read it through the same chain, where what both share cancels', change: one => scaled(one, 0.3) }
   }
 }
 

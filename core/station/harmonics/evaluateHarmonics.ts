@@ -36,7 +36,7 @@ function evaluate(step: Step, context: StationContext): StepResult {
 
 interface BookLimits { rulebook: Rulebook; limits: LimitsOfCarrier }
 
-/** The rulebooks of a step, ready for the harmonics of its carrier; the yardstick stands last where it is on. */
+/** The rulebooks of a step, ready for the harmonics of its carrier. */
 function booksFor(step: Step, carrier: CarrierForLimit, context: StationContext): BookLimits[] {
   const facts = carrierFacts(step, carrier.powerW)
   const ready = (rulebook: Rulebook) => ({ rulebook, limits: limitsOfCarrier(rulebook, facts, context.once(`edges:${rulebook.id}`, () => ({ edges: emissionEdges(rulebook) })).edges) })
