@@ -19,6 +19,11 @@ await build({ entryPoints: [join(root, 'scripts/bench/core.ts')], bundle: true, 
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
+const bundles = ['signal', 'welchWorker'].map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
+for (const [i, name] of ['signal', 'welchWorker'].entries()) await build({ entryPoints: [join(root, `scripts/bench/${name}.ts`)], bundle: true, platform: 'node', format: 'esm', outfile: bundles[i], logLevel: 'error', banner: { js: 'import { createRequire as requireFrom } from \'node:module\'; const require = requireFrom(import.meta.url);' } })
+must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
+for (const file of bundles) rmSync(file)
+
 say('In the browser, from the built application')
 const { child, address } = await startServer({ port: await freePort(4395), demo: true })
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: ARGS })

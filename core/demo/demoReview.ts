@@ -9,7 +9,7 @@ import { demoChains, demoInstruments } from './demoBench'
 import { demoSets } from './demoSets'
 import { demoTrace } from './demoTrace'
 import { demoTruth } from './demoTruth'
-import { seededRandom } from './seededRandom'
+import { seededRandom } from '../virtual'
 
 /** Id of the demo review; opening the demo again brings this one back. */
 export const DEMO_REVIEW_ID = 'demo-fell-race'

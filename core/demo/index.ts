@@ -1,2 +1,1 @@
 export { demoReview, demoSetIds, DEMO_REVIEW_ID } from './demoReview'
-export { seededRandom } from './seededRandom'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { demoReview, demoSetIds, seededRandom } from '#core/demo'
+import { demoReview, demoSetIds } from '#core/demo'
+import { seededRandom } from '#core/virtual'
 import { validateReview } from '#core/review'
 import { stationContext, stations } from '#core/station'
 

@@ -1,0 +1,18 @@
+/** A file that can be read in pieces. */
+export interface ByteSource {
+  name: string
+  byteLength: number
+  /** Bytes from `from` to before `to`. */
+  read: (from: number, to: number) => Promise<Uint8Array>
+}
+
+/** Bytes held in memory. */
+export function bytesInMemory(name: string, bytes: Uint8Array): ByteSource {
+  return { name, byteLength: bytes.length, read: (from, to) => Promise.resolve(bytes.subarray(from, to)) }
+}
+
+/** Part of a source as a source of its own: a file inside an archive. */
+export function partOfSource(source: ByteSource, of: { name: string; from: number; byteLength: number }): ByteSource {
+  const end = Math.min(source.byteLength, of.from + of.byteLength)
+  return { name: of.name, byteLength: Math.max(0, end - of.from), read: (from, to) => source.read(of.from + from, Math.min(end, of.from + to)) }
+}

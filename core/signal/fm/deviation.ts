@@ -1,0 +1,166 @@
+import { CoreError } from '../../errors'
+import type { AudioBlock, SubAudible } from './audioBlock'
+import type { DeviationSums, PoweredBlock } from './deviationMeter'
+
+/** Deviation of a recording, Hz. */
+export interface DeviationFound {
+  /** `tone`: from the fit of one tone, noise not counted. `extremes`: the highest and lowest moment, which noise can only have pushed apart. */
+  method: 'tone' | 'extremes'
+  plusHz: number
+  minusHz: number
+  halfPeakToPeakHz: number
+  rmsHz: number
+  /** How far noise may have pushed the figure up, Hz; nought for a fitted tone. */
+  noiseAddsHz: number
+  standardUncertaintyHz: number
+  toneHz: number | null
+  /** Of the tone, 0 to 1; null without one. */
+  distortion: number | null
+  /** Swing of voice or tone without the tone squelch, Hz: half peak to peak. */
+  audioHz: number
+  subAudible: SubAudible | null
+  /** Mean frequency against the middle of the recording, Hz. */
+  carrierHz: number
+  carrierUncertaintyHz: number
+  /** Keyed time that was used, s. */
+  usedS: number
+  noiseRmsHz: number
+  channelHalfHz: number
+  audioLowPassHz: number
+  /** How the figure was come by, in words. */
+  words: string
+}
+
+/** Deviation over time for drawing: every point a moment with its extremes, gaps where the radio was not keyed. */
+export interface DeviationCurve {
+  atS: Float64Array
+  highestHz: Float64Array
+  lowestHz: Float64Array
+  meanHz: Float64Array
+}
+
+/** Buckets this far under the usual power are taken as unkeyed. */
+const KEYED_SHARE = 0.25
+
+/** Share of the time a voice spends near its peaks (common practice, no source). */
+const NEAR_PEAK_SHARE = 0.2
+
+const GAIN_DOUBT = 0.001
+
+/**
+ * Sums up a demodulated recording: only what was keyed counts, its edges left out. Where one tone is the modulation it is fitted
+ * with its harmonics, so noise on top does not count; else the extremes stand, with how far noise may have pushed them.
+ * @throws CoreError `too-few` when there is no keyed stretch long enough.
+ */
+export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFound {
+  const { blocks, buckets, filters } = sums
+  const threshold = keyedThreshold(buckets.power)
+  const keyed = keyedBuckets(buckets.power, threshold)
+  const whole = blocks.filter(({ leastPower }) => leastPower >= threshold)
+  const used = whole.length > 0 ? whole : [...blocks].sort((a, b) => b.leastPower - a.leastPower).slice(0, 1)
+  const usedS = keyed.length * buckets.bucketS
+  if (used.length === 0 || keyed.length === 0)
+    throw new CoreError('too-few', 'No carrier long enough was found in this channel. A tenth of a second keyed is needed; was the right frequency set?', { name: 'keyed time', got: usedS, min: 0.1 })
+  const mean = average(used, ({ carrierHz }) => carrierHz)
+  const noiseRmsHz = average(used, block => block.noiseRmsHz)
+  const tones = used.flatMap(({ tone }) => (tone ? [tone] : []))
+  const subs = used.flatMap(({ subAudible }) => (subAudible ? [subAudible] : []))
+  const subAudible = subs.length * 2 > used.length ? { ...subs[0]!, deviationHz: subs.reduce((sum, { deviationHz }) => sum + deviationHz, 0) / subs.length } : null
+  const common = {
+    subAudible, carrierHz: mean + shiftHz, carrierUncertaintyHz: carrierUncertainty(used), usedS, noiseRmsHz, channelHalfHz: filters.channelHalfHz, audioLowPassHz: filters.audioHz,
+  }
+  if (tones.length * 2 > used.length) {
+    const sub = subAudible?.deviationHz ?? 0
+    const [plus, minus, rms] = [tones.map(t => t.plusHz), tones.map(t => t.minusHz), tones.map(t => t.rmsHz)].map(of => of.reduce((a, b) => a + b, 0) / tones.length) as [number, number, number]
+    const seconds = used.reduce((sum, { seconds: s }) => sum + s, 0)
+    return {
+      ...common, method: 'tone', plusHz: plus + sub, minusHz: minus + sub, halfPeakToPeakHz: (plus + minus) / 2 + sub, rmsHz: Math.hypot(rms, sub / Math.SQRT2), noiseAddsHz: 0, audioHz: (plus + minus) / 2,
+      toneHz: tones.reduce((sum, { toneHz }) => sum + toneHz, 0) / tones.length, distortion: tones.reduce((sum, { distortion }) => sum + distortion, 0) / tones.length,
+      standardUncertaintyHz: Math.hypot(GAIN_DOUBT * (plus + minus) / 2, fitNoise(used, tones[0]!.toneHz, seconds)),
+      words: `One tone, fitted with its harmonics over ${words(usedS)} of keyed signal: noise on top does not count. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
+    }
+  }
+  const { plusHz, minusHz } = rawExtremes(sums, keyed, mean)
+  const noiseAddsHz = noiseRmsHz * noisePush(usedS, filters.audioHz)
+  const rmsHz = Math.sqrt(Math.max(0, average(used, block => block.rmsHz ** 2) - noiseRmsHz ** 2))
+  return {
+    ...common, method: 'extremes', plusHz, minusHz, halfPeakToPeakHz: (plusHz + minusHz) / 2, rmsHz, noiseAddsHz, toneHz: null, distortion: null, audioHz: Math.max(0, (plusHz + minusHz) / 2 - (subAudible?.deviationHz ?? 0)),
+    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * (plusHz + minusHz) / 2, noiseAddsHz / Math.sqrt(12)),
+    words: `The furthest moments of ${words(usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
+  }
+}
+
+/** How far Gaussian noise is to be expected to reach, in times its rms, over the independent moments near the peaks: √(2 ln n). */
+function noisePush(seconds: number, audioHz: number): number {
+  return Math.sqrt(2 * Math.log(Math.max(Math.E, NEAR_PEAK_SHARE * 2 * audioHz * seconds)))
+}
+
+/** Deviation over time in at most `points` moments. */
+export function deviationCurve(sums: DeviationSums, points: number): DeviationCurve {
+  const { buckets } = sums
+  const threshold = keyedThreshold(buckets.power)
+  const count = Math.min(points, buckets.power.length)
+  const curve: DeviationCurve = { atS: new Float64Array(count), highestHz: new Float64Array(count).fill(Number.NaN), lowestHz: new Float64Array(count).fill(Number.NaN), meanHz: new Float64Array(count).fill(Number.NaN) }
+  for (let i = 0; i < count; i++) {
+    const from = Math.floor((i * buckets.power.length) / count)
+    const to = Math.floor(((i + 1) * buckets.power.length) / count)
+    curve.atS[i] = ((from + to) / 2) * buckets.bucketS
+    let sum = 0
+    let seen = 0
+    for (let k = from; k < to; k++) {
+      if (buckets.power[k]! < threshold) continue
+      curve.highestHz[i] = seen === 0 ? buckets.highestHz[k]! : Math.max(curve.highestHz[i]!, buckets.highestHz[k]!)
+      curve.lowestHz[i] = seen === 0 ? buckets.lowestHz[k]! : Math.min(curve.lowestHz[i]!, buckets.lowestHz[k]!)
+      sum += buckets.meanHz[k]!
+      seen += 1
+    }
+    if (seen > 0) curve.meanHz[i] = sum / seen
+  }
+  return curve
+}
+
+function keyedThreshold(power: Float64Array): number {
+  const sorted = Float64Array.from(power).sort()
+  return KEYED_SHARE * (sorted[Math.floor(0.9 * (sorted.length - 1))] ?? 0)
+}
+
+/** Keyed buckets whose neighbours are keyed too: the edges of a key-down are left out. */
+function keyedBuckets(power: Float64Array, threshold: number): number[] {
+  const keyed: number[] = []
+  for (let k = 0; k < power.length; k++) if (power[k]! >= threshold && (power[k - 1] ?? threshold) >= threshold && (power[k + 1] ?? threshold) >= threshold) keyed.push(k)
+  return keyed
+}
+
+function rawExtremes({ buckets }: DeviationSums, keyed: readonly number[], meanHz: number): { plusHz: number; minusHz: number } {
+  let highest = -Infinity
+  let lowest = Infinity
+  for (const k of keyed) {
+    highest = Math.max(highest, buckets.highestHz[k]!)
+    lowest = Math.min(lowest, buckets.lowestHz[k]!)
+  }
+  return { plusHz: highest - meanHz, minusHz: meanHz - lowest }
+}
+
+function average(blocks: readonly PoweredBlock[], pick: (block: AudioBlock) => number): number {
+  const total = blocks.reduce((sum, { seconds }) => sum + seconds, 0)
+  return blocks.reduce((sum, block) => sum + block.seconds * pick(block), 0) / total
+}
+
+/** Of a fitted phase slope, from the density of the phase noise: √(6 S/T³)/2π for one stretch of T. */
+function carrierUncertainty(blocks: readonly PoweredBlock[]): number {
+  const each = blocks.map(({ phaseNoise, seconds }) => Math.sqrt((6 * phaseNoise) / seconds ** 3) / (2 * Math.PI))
+  return Math.max(0.01, Math.sqrt(each.reduce((sum, u) => sum + u * u, 0)) / blocks.length)
+}
+
+/** Of a fitted tone: the noise’s density at the tone, in the narrow band the fit lets through. */
+function fitNoise(blocks: readonly PoweredBlock[], toneHz: number, seconds: number): number {
+  return Math.sqrt((2 * 2 * average(blocks, ({ phaseNoise }) => phaseNoise) * toneHz ** 2) / seconds)
+}
+
+function words(seconds: number): string {
+  return `${seconds < 10 ? seconds.toFixed(2) : seconds.toFixed(0)} s`
+}
+
+function khz(hz: number): string {
+  return `${Number((hz / 1e3).toFixed(1))} kHz`
+}

@@ -1,0 +1,77 @@
+import { CoreError } from '../../errors'
+import { peakNear, type SpectrumPeak, spectrumPeaks } from '../spectrum/peaks'
+import type { Spectrum } from '../spectrum/spectrum'
+
+/** Each tone of two equal ones lies this far below the peak envelope power, dB: 20 log 2. */
+export const TONE_BELOW_PEP_DB = 20 * Math.log10(2)
+
+/** Peak envelope power of two equal tones lies this far above their mean power, dB: 10 log 2. */
+export const PEP_ABOVE_MEAN_DB = 10 * Math.log10(2)
+
+export interface ImdLine {
+  order: 3 | 5 | 7
+  side: 'lower' | 'upper'
+  frequencyHz: number
+  /** Against the mean of the two tones’ powers, dB: negative. */
+  belowToneDb: number
+  isUpperBound: boolean
+  /** From the noise it stands in, dB. */
+  standardUncertaintyDb: number
+}
+
+export interface TwoTone {
+  lowerHz: number
+  upperHz: number
+  /** Upper against lower tone, dB. */
+  imbalanceDb: number
+  /** Mean power of the two tones, dB of full scale. */
+  meanToneDb: number
+  lines: ImdLine[]
+  /** The worse of both sides, dB below either tone, by order. */
+  worst: Record<3 | 5 | 7, { belowToneDb: number; belowPepDb: number; isUpperBound: boolean; standardUncertaintyDb: number } | null>
+}
+
+/** A product this little above the noise is only a bound, dB. */
+const ABOVE_NOISE_DB = 6
+
+const ORDERS = [3, 5, 7] as const
+
+/**
+ * Reads two tones and their odd products: order 3 at 2f1 − f2 and 2f2 − f1, order 5 at 3f1 − 2f2 …, order 7 at 4f1 − 3f2 ….
+ * @throws CoreError `too-few` when two tones within 10 dB of each other are not there.
+ */
+export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: number } = {}): TwoTone {
+  const [first, second] = spectrumPeaks(spectrum, { ...search, most: 2 })
+  if (!first || !second || first.levelDb - second.levelDb > 10)
+    throw new CoreError('too-few', 'Two tones of about the same strength were not found. Are both tones on, and the microphone gain down?', { name: 'tones', got: first ? 1 : 0, min: 2 })
+  const [lower, upper] = first.frequencyHz < second.frequencyHz ? [first, second] : [second, first]
+  const meanPower = (lower.power + upper.power) / 2
+  const spacing = upper.frequencyHz - lower.frequencyHz
+  const lines = ORDERS.flatMap(order => ([['lower', lower.frequencyHz - ((order - 1) / 2) * spacing], ['upper', upper.frequencyHz + ((order - 1) / 2) * spacing]] as const).flatMap(([side, frequencyHz]): ImdLine[] => {
+    const peak = peakNear(spectrum, frequencyHz, Math.min(spacing / 4, 3 * spectrum.enbwHz))
+    return peak ? [lineOf(peak, { order, side, frequencyHz, meanPower, frames: spectrum.independentFrames })] : []
+  }))
+  const worst = Object.fromEntries(ORDERS.map((order) => {
+    const own = lines.filter(line => line.order === order)
+    if (own.length === 0) return [order, null]
+    const highest = own.reduce((a, b) => (b.belowToneDb > a.belowToneDb ? b : a))
+    return [order, { belowToneDb: -highest.belowToneDb, belowPepDb: -highest.belowToneDb + TONE_BELOW_PEP_DB, isUpperBound: highest.isUpperBound, standardUncertaintyDb: highest.standardUncertaintyDb }]
+  })) as TwoTone['worst']
+  return {
+    lowerHz: lower.frequencyHz, upperHz: upper.frequencyHz, imbalanceDb: upper.levelDb - lower.levelDb, meanToneDb: 10 * Math.log10(meanPower), lines, worst,
+  }
+}
+
+/** A tone S dB above the noise of K frames is known to 8.686/√(2·10^(S/10)·K) dB. */
+function lineOf(peak: SpectrumPeak, of: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number }): ImdLine {
+  const { meanPower, frames, ...where } = of
+  return {
+    ...where, belowToneDb: 10 * Math.log10(Math.max(peak.power, 1e-30) / meanPower), isUpperBound: peak.aboveFloorDb < ABOVE_NOISE_DB,
+    standardUncertaintyDb: 20 / Math.LN10 / Math.sqrt(2 * 10 ** (Math.max(0, peak.aboveFloorDb) / 10) * Math.max(1, frames)),
+  }
+}
+
+/** Ratio against either tone turned into one against the peak envelope power: 6.02 dB more flattering. */
+export function againstPepDb(belowToneDb: number): number {
+  return belowToneDb + TONE_BELOW_PEP_DB
+}
