@@ -6,7 +6,7 @@ import { type LevelStairs, levelStairsFromWatts } from './levelStairs'
 import { harmonicList, outOfReachInWords, reachAt } from './reach'
 import { calibrationAges } from './calibrationAge'
 import { HEAT_DEFAULTS, type HeatConditions, partHeat, type PartHeat } from './heat'
-import type { Calibration, Chain, Instrument, Part, SpectrumAnalyser } from './types'
+import type { Calibration, Chain, Instrument, Part, PowerMeter, Receiver, SpectrumAnalyser } from './types'
 
 /** How much a check weighs: `danger` keeps the operator from keying up. */
 export type CheckSeverity = 'ok' | 'note' | 'caution' | 'danger'
@@ -70,7 +70,7 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
     ...unknownLoss(input, instrument, stairs),
     ...heat(input, stairs),
     ...throughPorts(input),
-    ...(instrument.kind === 'spectrum-analyser' ? analyserWindow(instrument, stairs, input) : meterWindow(instrument, stairs, input)),
+    ...(instrument.kind === 'power-meter' ? meterWindow(instrument, stairs, input) : analyserWindow(instrument, stairs, input)),
     ...(instrument.kind === 'spectrum-analyser' ? floorAgainstLimit(input, instrument) : []),
     ...reach(input, instrument),
     ...offset(input, instrument),
@@ -152,24 +152,28 @@ function calibrations(input: BenchCheckInput): BenchCheck[] {
     : check(`calibration:${partId}`, 'ok', `${partName} was measured ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`, '', null, partId))
 }
 
-function analyserWindow(analyser: SpectrumAnalyser, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
+function analyserWindow(analyser: SpectrumAnalyser | Receiver, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
   const level = stairs.atInstrumentDbm
   if (level === null) return []
   const below = analyser.damageDbm - level
   const arrives = `The carrier reaches ${analyser.name} at ${printDbm(level)}`
   if (below <= 0)
-    return [check('damage', 'danger', `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`, `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`, 'Analyser would be damaged')]
+    return [check('damage', 'danger', `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`, `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`, `${short(analyser)} would be damaged`)]
   const checks: BenchCheck[] = []
   if (below < NEAR_DAMAGE_DB)
-    checks.push(check('damage', 'caution', `${arrives}, only ${printDb(below)} below damage.`, 'A radio that makes more than it claims would break it. Add a pad.', `Analyser ${printDb(below, 0)} below damage`))
+    checks.push(check('damage', 'caution', `${arrives}, only ${printDb(below)} below damage.`, 'A radio that makes more than it claims would break it. Add a pad.', `${short(analyser)} ${printDb(below, 0)} below damage`))
   if (level > analyser.overloadDbm)
     checks.push(check('overload', 'caution', `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`, `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`, below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded'))
   if (checks.length === 0)
-    checks.push(check('damage', 'ok', `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`, '', `Analyser ${printDb(below, 0)} below damage`))
+    checks.push(check('damage', 'ok', `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`, '', `${short(analyser)} ${printDb(below, 0)} below damage`))
   return checks
 }
 
-function meterWindow(meter: Extract<Instrument, { kind: 'power-meter' }>, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
+function short(instrument: SpectrumAnalyser | Receiver): string {
+  return instrument.kind === 'receiver' ? 'Receiver' : 'Analyser'
+}
+
+function meterWindow(meter: PowerMeter, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
   if (stairs.atInstrumentDbm === null) return []
   const powerW = wattsFromDbm(stairs.atInstrumentDbm)
   if (powerW > meter.maxInputW * 1.0001)

@@ -9,12 +9,14 @@ import type { Instrument, SpectrumAnalyser } from './types'
  */
 export function instrumentContributions(instrument: Instrument, reading: { atInstrumentDbm: number; resolutionDb: number }): Contribution[] {
   const readingW = wattsFromDbm(reading.atInstrumentDbm)
-  const displayDb = instrument.kind === 'spectrum-analyser' || instrument.resolution === 0
+  const displayDb = instrument.kind !== 'power-meter' || instrument.resolution === 0
     ? instrument.resolution
     : percentAsDb(100, { scaleW: instrument.resolution, readingW })
   const stepDb = Math.max(displayDb, reading.resolutionDb)
   const accuracy = instrument.kind === 'spectrum-analyser'
     ? analyserContributions(instrument)
+    : instrument.kind === 'receiver'
+    ? [contribution({ id: `receiver:${instrument.id}`, group: 'instrument', label: instrument.name, distribution: 'rectangular', halfWidthDb: instrument.ratioDb, assumed: instrument.assumed })]
     : [powerShareContribution({ id: `meter:${instrument.id}`, label: instrument.name, assumed: instrument.assumed }, instrument.accuracyPercent, { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW })]
   return [...accuracy, contribution({ id: 'resolution', group: 'resolution', label: 'Last digit of the display', distribution: 'rectangular', halfWidthDb: stepDb / 2 })]
 }
@@ -34,6 +36,7 @@ function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
 /** The instrument's accuracy in words: `±5 % of full scale, 20 W` or `±2 dB`. */
 export function accuracyInWords(instrument: Instrument): string {
   if (instrument.kind === 'spectrum-analyser') return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
+  if (instrument.kind === 'receiver') return `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios${instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`}`
   return instrument.accuracyOf === 'reading'
     ? `±${instrument.accuracyPercent} % of reading`
     : `±${instrument.accuracyPercent} % of full scale (${instrument.fullScaleW} W)`

@@ -1,5 +1,5 @@
 import { libraryPart } from './partLibrary.table'
-import type { Chain, Part, PartKind, PowerMeter, SpectrumAnalyser } from './types'
+import type { Chain, Part, PartKind, PowerMeter, Receiver, SpectrumAnalyser } from './types'
 
 const PLAIN: Record<PartKind, { name: string; libraryId: string }> = {
   'jumper': { name: 'Jumper', libraryId: 'adapter' },
@@ -30,7 +30,7 @@ export function newChain(id: string, name: string, instrumentId: string): Chain 
 /** An inexpensive in-line power meter: ±10 % of full scale, assumed (handbook, section 5). */
 export function newPowerMeter(id: string): PowerMeter {
   return {
-    id, kind: 'power-meter', name: 'Power meter', note: '', fromHz: 1e6, toHz: 500e6, vswr: 1.1, assumed: true, resolution: 0.01,
+    id, kind: 'power-meter', name: 'Power meter', note: '', fromHz: 1e6, toHz: 500e6, vswr: 1.1, assumed: true, resolution: 0.01, referencePpm: null,
     accuracyPercent: 10, accuracyOf: 'full-scale', fullScaleW: 20, maxInputW: 100, inLine: true,
   }
 }
@@ -38,7 +38,15 @@ export function newPowerMeter(id: string): PowerMeter {
 /** A pocket spectrum analyser: ±2 dB, assumed (handbook, section 5). */
 export function newSpectrumAnalyser(id: string): SpectrumAnalyser {
   return {
-    id, kind: 'spectrum-analyser', name: 'Spectrum analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1,
+    id, kind: 'spectrum-analyser', name: 'Spectrum analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1, referencePpm: null,
     damageDbm: 10, overloadDbm: -10, floorDbm: -90, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 2, flatnessDb: null, floorDoubtDb: 2,
+  }
+}
+
+/** An inexpensive I/Q receiver: 1 ppm, ±1 % of deviation, ±0.5 dB in ratios, assumed (common practice, no source). */
+export function newReceiver(id: string): Receiver {
+  return {
+    id, kind: 'receiver', name: 'I/Q receiver', note: '', fromHz: 1e6, toHz: 1.7e9, vswr: 1.5, assumed: true, resolution: 0.1, referencePpm: 1,
+    damageDbm: 10, overloadDbm: -20, deviationPercent: 1, ratioDb: 0.5,
   }
 }

@@ -90,6 +90,8 @@ interface InstrumentBase {
   assumed: boolean
   /** Smallest step of the display in dB or, for a power meter, in W; what was typed may be coarser. */
   resolution: number
+  /** How well its frequency reference is known, ± parts per million; null where nobody says: then no frequency is judged by it. */
+  referencePpm: number | null
 }
 
 /** A power meter, terminating or in line. */
@@ -121,7 +123,20 @@ export interface SpectrumAnalyser extends InstrumentBase {
   flatnessDb: number | null
 }
 
-export type Instrument = PowerMeter | SpectrumAnalyser
+/** What reads modulation and frequency: a service monitor, a deviation meter with counter, or a receiver that records I/Q. */
+export interface Receiver extends InstrumentBase {
+  kind: 'receiver'
+  /** Above this it breaks, dBm. */
+  damageDbm: number
+  /** Above this it distorts, dBm. */
+  overloadDbm: number
+  /** Accuracy of a deviation it shows, ± percent. */
+  deviationPercent: number
+  /** Accuracy of a ratio of powers it shows or records, ± dB. */
+  ratioDb: number
+}
+
+export type Instrument = PowerMeter | SpectrumAnalyser | Receiver
 
 /** Parts in order from the radio to the instrument. */
 export interface Chain {

@@ -1,5 +1,5 @@
 import type { ErrorDistribution } from '../uncertainty'
-import type { Verdict, VerdictState } from './verdict'
+import type { Verdict, VerdictScale, VerdictState } from './verdict'
 
 /** The decision rules of the handbook, section 6, and the four-state form of the guarded one. */
 export const DECISION_RULES = ['sure-either-way', 'guarded', 'shared-risk', 'four-states'] as const
@@ -12,8 +12,8 @@ export const SURE = 0.95
 /** The same where the value is guarded by U: 2.5 % are left beyond each end of a 95 % range. */
 const GUARDED = 0.975
 
-/** `upper`: the value must not exceed the limit. `lower`: it must reach it. */
-export type LimitDirection = 'upper' | 'lower'
+/** `upper`: the value must not exceed the limit. `lower`: it must reach it. `both`: it must lie between the limit’s negative and the limit. */
+export type LimitDirection = 'upper' | 'lower' | 'both'
 
 export interface DecideInput {
   valueDb: number
@@ -24,10 +24,11 @@ export interface DecideInput {
   /** The value is only known to be at most this. */
   isUpperBound?: boolean
   rule?: DecisionRule
+  scale?: VerdictScale
 }
 
 /**
- * Judges a value against a limit by one of the rules, in either direction.
+ * Judges a value against a limit by one of the rules, in either direction or between two limits.
  * - sure either way: inside when the true value complies with at least 95 % probability (Gaussian: value + 1.645·u ≤ limit),
  *   outside at 5 % or less, otherwise too close to call;
  * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close; for a lopsided range, with 2.5 % left
@@ -39,20 +40,27 @@ export interface DecideInput {
  * @see JCGM 106:2012, 7.3 and 8.2 to 8.3; ILAC-G8:09/2019, 4.2.1 to 4.2.3 (from memory).
  */
 export function decide(input: DecideInput): Verdict {
-  const { valueDb, limitDb, direction, errors, isUpperBound = false, rule = 'sure-either-way' } = input
-  const upper = direction === 'upper'
+  const { valueDb: seenDb, limitDb, direction, errors, isUpperBound = false, rule = 'sure-either-way', scale } = input
+  const mirrored = direction === 'both' && seenDb < 0
+  const valueDb = direction === 'both' ? Math.abs(seenDb) : seenDb
+  const upper = direction !== 'lower'
   const marginDb = upper ? limitDb - valueDb : valueDb - limitDb
-  const marginLowDb = marginDb + (upper ? -errors.highDb : errors.lowDb)
-  const marginHighDb = marginDb + (upper ? -errors.lowDb : errors.highDb)
-  const probabilityComplies = upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
+  const [worse, better] = upper && !mirrored ? [-errors.highDb, -errors.lowDb] : [errors.lowDb, errors.highDb]
+  const marginLowDb = marginDb + worse
+  const marginHighDb = marginDb + better
+  const probabilityComplies = direction === 'both' ? between(errors, -limitDb - seenDb, limitDb - seenDb) : upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
   const state = stateFor(rule, { marginDb, probabilityComplies })
   const usable = !isUpperBound || (upper ? state === 'inside' : state === 'outside')
   return {
     state: usable ? state : 'not-covered',
     marginDb, marginLowDb, marginHighDb, rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
-    probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three',
+    probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three', ...(scale && { scale }),
     why: !isUpperBound ? null : usable ? 'At the noise floor: the true level is at most this.' : 'At the noise floor, and the floor is not low enough to tell.',
   }
+}
+
+function between(errors: ErrorDistribution, fromDb: number, toDb: number): number {
+  return Math.max(0, errors.probabilityBelow(toDb) - below(errors, fromDb))
 }
 
 /** P(error < x): a certain value right at a lower limit complies. */

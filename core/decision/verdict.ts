@@ -20,6 +20,14 @@ export interface Verdict {
   why: string | null
   isBound: boolean
   form: VerdictForm
+  /** Where the figure is no level: what one “dB” of the margin stands for. A tenth of the limit, so that strips compare. */
+  scale?: VerdictScale
+}
+
+/** Unit of a figure that is no level, and how much of it counts as one dB in a margin. */
+export interface VerdictScale {
+  unit: 'Hz' | 'W' | 'V' | 'A' | '°C' | 'm'
+  perDb: number
 }
 
 /** A verdict that rests on no number. */

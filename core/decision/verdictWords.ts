@@ -1,12 +1,12 @@
-import { printClaimW, printDb, printMargin, printWatts } from '../quantity'
+import { printClaimW, printDb, printMargin, printMarginIn, printWatts } from '../quantity'
 import type { Verdict } from './verdict'
 
 /** The verdict against a limit, in words: `Inside by 15.5`, `Too close to call`, `Not covered`. */
 export function verdictWords(verdict: Verdict): string {
   if (verdict.form === 'four') return fourStateWords(verdict)
   switch (verdict.state) {
-    case 'inside': return `Inside by ${verdict.isBound ? 'at least ' : ''}${printMargin(verdict.marginDb ?? 0)}`
-    case 'outside': return `Outside by ${printMargin(verdict.marginDb ?? 0)}`
+    case 'inside': return `Inside by ${verdict.isBound ? 'at least ' : ''}${marginWords(verdict)}`
+    case 'outside': return `Outside by ${marginWords(verdict)}`
     case 'too-close': return 'Too close to call'
     case 'not-covered': return 'Not covered'
     case 'no-figure': return 'No figure in law'
@@ -14,8 +14,14 @@ export function verdictWords(verdict: Verdict): string {
   }
 }
 
+/** The margin as it is said: dB without their unit, anything else with it. */
+export function marginWords(verdict: Pick<Verdict, 'marginDb' | 'scale'>): string {
+  const marginDb = verdict.marginDb ?? 0
+  return verdict.scale ? printMarginIn(marginDb * verdict.scale.perDb, verdict.scale.unit) : printMargin(marginDb)
+}
+
 function fourStateWords(verdict: Verdict): string {
-  const by = printMargin(verdict.marginDb ?? 0)
+  const by = marginWords(verdict)
   switch (verdict.state) {
     case 'inside': return `Pass by ${verdict.isBound ? 'at least ' : ''}${by}`
     case 'outside': return `Fail by ${by}`

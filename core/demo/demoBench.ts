@@ -1,18 +1,22 @@
 import type { Chain, Instrument, Part } from '../chain'
 
-/** The invented bench of the demo: one power meter, two analysers, four chains. */
+/** The invented bench of the demo: one power meter, two analysers, an I/Q receiver, five chains. */
 export const demoInstruments: readonly Instrument[] = [
   {
-    id: 'meter', kind: 'power-meter', name: 'In-line power meter', note: 'borrowed from the club', fromHz: 25e6, toHz: 520e6, vswr: 1.1, assumed: false, resolution: 0.01,
+    id: 'meter', kind: 'power-meter', name: 'In-line power meter', note: 'borrowed from the club', fromHz: 25e6, toHz: 520e6, vswr: 1.1, assumed: false, resolution: 0.01, referencePpm: null,
     accuracyPercent: 5, accuracyOf: 'reading', fullScaleW: 50, maxInputW: 100, inLine: true,
   },
   {
-    id: 'pocket', kind: 'spectrum-analyser', name: 'Pocket analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1,
+    id: 'pocket', kind: 'spectrum-analyser', name: 'Pocket analyser', note: '', fromHz: 100e3, toHz: 960e6, vswr: 1.5, assumed: true, resolution: 0.1, referencePpm: 5,
     damageDbm: 10, overloadDbm: -10, floorDbm: -88, resolutionBandwidthHz: 300e3, amplitudeAccuracyDb: 2, flatnessDb: null, floorDoubtDb: 2,
   },
   {
-    id: 'club', kind: 'spectrum-analyser', name: 'Club analyser', note: 'calibrated in March', fromHz: 9e3, toHz: 3e9, vswr: 1.3, assumed: false, resolution: 0.1,
+    id: 'club', kind: 'spectrum-analyser', name: 'Club analyser', note: 'calibrated in March', fromHz: 9e3, toHz: 3e9, vswr: 1.3, assumed: false, resolution: 0.1, referencePpm: 0.5,
     damageDbm: 30, overloadDbm: 0, floorDbm: -98, resolutionBandwidthHz: 100e3, amplitudeAccuracyDb: 1, flatnessDb: 0.6, floorDoubtDb: 1,
+  },
+  {
+    id: 'receiver', kind: 'receiver', name: 'I/Q receiver', note: 'records 96 thousand samples a second', fromHz: 1e6, toHz: 1.7e9, vswr: 1.5, assumed: false, resolution: 0.1, referencePpm: 0.5,
+    damageDbm: 10, overloadDbm: -20, deviationPercent: 1, ratioDb: 0.5,
   },
 ]
 
@@ -51,4 +55,5 @@ export const demoChains: readonly Chain[] = [
   chain('pocket50', '50 dB, pocket analyser', 'pocket', [jumper, pad('pad30', { nominalDb: 30, ratingW: 10, note: '10 W up to 25 °C' }), pad('pad20', { nominalDb: 20, ratingW: 2, note: '2 W, N to N' }), adapter]),
   chain('club50', '50 dB, club analyser', 'club', [jumper, pad('pad30', { nominalDb: 30, ratingW: 10, note: '10 W up to 25 °C' }), pad('pad20', { nominalDb: 20, ratingW: 2, note: '2 W, N to N' })]),
   chain('mobile60', '60 dB for mobiles', 'club', [jumper, pad('pad40', { nominalDb: 40, ratingW: 50, note: '50 W, finned' }), pad('pad20', { nominalDb: 20, ratingW: 2, note: '2 W, N to N' })]),
+  chain('rx70', '70 dB, I/Q receiver', 'receiver', [jumper, pad('pad40', { nominalDb: 40, ratingW: 50, note: '50 W, finned' }), pad('pad30', { nominalDb: 30, ratingW: 10, note: '10 W up to 25 °C' })]),
 ]

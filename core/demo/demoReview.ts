@@ -6,6 +6,7 @@ import { type Reading, type ReadingSource, type RadioSet, type Review, type Revi
 import { HIGHEST_HARMONIC, stationById, stationContext, type StationContext, type Step, stepReach } from '../station'
 import { demoCalibrations, demoControlChecks, demoOtherFigures, demoPadTests } from './demoBelievability'
 import { demoChains, demoInstruments } from './demoBench'
+import { demoFigures } from './demoFigures'
 import { demoSets } from './demoSets'
 import { demoTrace } from './demoTrace'
 import { demoTruth } from './demoTruth'
@@ -26,7 +27,7 @@ const TRACE_ID = 'demo-trace-trek-b'
 export function demoReview(): ReviewBundle {
   const fresh = newReview({ id: DEMO_REVIEW_ID, title: 'Fell-race marshals’ handhelds', at: BEGAN })
   const review: Review = {
-    ...fresh, settings: { ...fresh.settings, yardstickId: 'good-practice' },
+    ...fresh, settings: { ...fresh.settings, yardstickId: 'good-practice', ambientC: 18, alsoStations: ['power-over-time', 'off-air', 'two-tone'], offAirGeometry: 'Village hall, radio held at 1.2 m as in use, receive antenna on a stand 2 m away at the same height, upright; same places for all radios.' },
     purpose: 'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
     reviewer: 'Demo bench',
     sets: structuredCopy(demoSets), instruments: structuredCopy(demoInstruments), chains: structuredCopy(demoChains).map(chain => ({ ...chain, parts: chain.parts.map(part => ({ ...part, calibrationId: demoCalibrations.find(({ partId }) => partId === part.id)?.id ?? null })) })),
@@ -35,20 +36,27 @@ export function demoReview(): ReviewBundle {
   const context = stationContext(review)
   const bench = new DemoBench(context)
   for (const set of review.sets) {
-    for (const step of stationById('carrier-power').plan(set, context)) bench.readPower(step)
+    for (const step of stationById('carrier-power').plan(set, context)) if (step.band.mode !== 'SSB') bench.readPower(step)
     for (const step of stationById('harmonics').plan(set, context)) {
+      if (step.band.mode === 'SSB') continue
       if (set.id === 'trek-b' && step.band.id === '2m' && step.level.id === 'high') bench.readHarmonicsFromTrace(step)
       else bench.readHarmonics(step)
     }
   }
+  for (const set of review.sets) for (const step of stationById('carrier-power').plan(set, context)) if (step.band.mode === 'SSB') bench.readPower(step)
+  const more = demoFigures(context, bench)
   review.readings = bench.readings
+  review.figures = more.figures
+  review.curves = more.curves
+  review.keyDowns = more.keyDowns
+  review.notes = more.notes
   review.traces = bench.traces
   review.updatedAt = bench.readings.at(-1)?.at ?? BEGAN
-  return { review, traces: bench.points }
+  return { review, traces: bench.points, curves: more.points, pictures: new Map() }
 }
 
 /** Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed. */
-class DemoBench {
+export class DemoBench {
   readonly readings: Reading[] = []
   readonly traces: Review['traces'] = []
   readonly points = new Map<string, TracePoints>()
@@ -116,6 +124,14 @@ class DemoBench {
     return { chain, instrument }
   }
 
+  /** A level as the demo saw it in a slot of a step, dBm at the socket. */
+  readLevel(step: Step, slot: string, levelDbm: number): void {
+    const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
+    const seen = this.throughChain(step, { frequencyHz, levelDbm }, 0.02)
+    const inWatts = this.benchOf(step).instrument.kind === 'power-meter'
+    if (seen !== null) this.keep(step, { slot, text: inWatts ? wattsFromDbm(seen).toFixed(2) : seen.toFixed(1).replace('-', '−'), frequencyHz, bareUnit: inWatts ? 'W' : 'dBm' }, { kind: 'demo' })
+  }
+
   private keep(step: Step, seen: { slot: string; text: string; frequencyHz: number; bareUnit: 'W' | 'dBm'; floorDbm?: number; fromPeak?: HarmonicPeak; resolutionBandwidthHz?: number }, source: ReadingSource): void {
     const read = parseLevel(seen.text, { bareUnit: seen.bareUnit })
     if (!read.ok) throw new CoreError('bad-review', `The demo reading “${seen.text}” cannot be read.`, { why: read.message })
@@ -124,11 +140,11 @@ class DemoBench {
       id: `demo-${this.readings.length + 1}`, setId: step.set.id, stationId: step.stationId, stepId: step.id, slot: seen.slot,
       text: seen.text, value: read.value, unit: read.unit, levelDbm: read.levelDbm, resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound,
       frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: seen.fromPeak ? traceDoubt(seen.fromPeak, { resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null, keepsHighest: false }) : null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision, calibrationIds: pinsOf(chain), repeatsDbm: [],
-      supply: step.set.supplyNow, at: this.now(), source, supersedes: null,
+      supply: step.set.supplyNow, ambientC: 18, who: 'Demo bench', at: this.now(), source, supersedes: null,
     })
   }
 
-  private now(): string {
+  now(): string {
     return new Date(Date.parse(BEGAN) + this.readings.length * SECONDS_PER_READING * 1000).toISOString()
   }
 }

@@ -4,15 +4,15 @@ const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
 function band(id: string, name: string, channels: [string, number][], harmonicsOn: number, claims: Record<string, PowerClaim>): Band {
-  return { id, name, claims, mode: 'FM', channelSpacingHz: null, antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
+  return { id, name, claims, mode: 'FM', channelSpacingHz: 12_500, antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
 }
 
 const twoMetres = (claims: Record<string, PowerClaim>) => band('2m', '2 m', [['Fell', 144.39], ['Valley', 146.52], ['Beck', 147.54]], 1, claims)
 const seventy = (claims: Record<string, PowerClaim>) => band('70cm', '70 cm', [['Scar', 432.1], ['Tarn', 446], ['Gill', 449.5]], 1, claims)
 
 const levels = [{ id: 'high', name: 'High' }, { id: 'low', name: 'Low' }]
-const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = { kind: 'handheld', role: 'under-test', levels, keyDownLimitS: 60 }
-const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = { kind: 'mobile', role: 'under-test', levels, keyDownLimitS: 120 }
+const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = { kind: 'handheld', role: 'under-test', levels, keyDownLimitS: 60, stressConsent: null }
+const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = { kind: 'mobile', role: 'under-test', levels, keyDownLimitS: 120, stressConsent: null }
 
 const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chainByStation' | 'supplyNow'> = {
   ...handheld, make: 'Osmere', model: 'Trek 2', firmware: '2.14', price: '£38', howObtained: 'bought, two from one box',
@@ -33,7 +33,8 @@ export const demoSets: readonly RadioSet[] = [
     ...mobile, id: 'tarnwick', make: 'Tarnwick', model: '27', sample: '', serial: 'T27-5520', firmware: '', price: '£85', howObtained: 'bought used',
     inTheBox: 'radio, microphone, bracket, fused lead', battery: { voltageV: null, capacityAh: null, energyWh: null }, supplyNow: '13.8 V supply',
     levels: [{ id: 'high', name: 'High' }],
-    bands: [{ ...band('27mhz', '27 MHz', [['Channel 1', 26.965], ['Channel 19', 27.185], ['Channel 40', 27.405]], 1, { high: watts(4) }), channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] }],
+    bands: [{ ...band('27mhz', '27 MHz', [['Channel 1', 26.965], ['Channel 19', 27.185], ['Channel 40', 27.405]], 1, { high: watts(4) }), channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] },
+      { ...band('27ssb', '27 MHz SSB', [['Channel 38', 27.385]], 0, { high: watts(12) }), mode: 'SSB', channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] }],
     chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
   },
   {

@@ -22,7 +22,7 @@ export const demoTruth: Record<string, DemoTruth> = {
     harmonicsDbm: { '2m': { high: [-22.3, -15.4, -33, -50, -54] } },
   },
   'tarnwick': {
-    powerW: { '27mhz': { high: [3.95, 4.06, 4.02] } },
+    powerW: { '27mhz': { high: [3.95, 4.06, 4.02] }, '27ssb': { high: [10.9] } },
     harmonicsDbm: { '27mhz': { high: [-26.2, -33, -40, -46, -50, -52, -54, -55, -55] } },
   },
   'pellworth': {

@@ -63,7 +63,11 @@ function widestDisagreement(samples: readonly RadioSet[], context: StationContex
 function openRemark(findings: Findings): Remark[] {
   const open = findings.sets.flatMap((set) => {
     const rows = findings.rows.filter(row => row.answers.some(({ set: other, answer }) => other.id === set.id && answer.verdict.state === 'not-covered' && answer.words !== 'Not on this set' && answer.words !== 'No such level'))
-    return rows.length > 0 ? [`${setShortName(set)}: ${rows.map(row => row.question.question.replace(/^(Is|Does) it /, '').replace(/\?$/, '')).join(', ')}`] : []
+    const named = [...new Set(rows.map(row => stationById(row.question.stationId)).filter(({ optional }) => !optional).flatMap(({ id, title }) => {
+      const bands = rows.filter(row => row.question.stationId === id).flatMap(row => row.question.bandName ?? [])
+      return bands.length > 0 ? bands.map(band => `${title.toLowerCase()} on ${band}`) : [title.toLowerCase()]
+    }))]
+    return named.length > 0 ? [`${setShortName(set)}: ${named.join(', ')}`] : []
   })
   return open.length > 0 ? [{ id: 'open', title: 'Not covered, or still open', text: `${open.join('. ')}.` }] : []
 }

@@ -1,3 +1,6 @@
-export { planRun, type Run } from './planRun'
+export { planRun, proposedOrder, runKey, type Run } from './planRun'
+export { knobTurns, runCosts, type RunCosts } from './runCosts'
+export { expectedTimes, learnedTimes, type LearnedTime } from './learnedTimes'
 export { timeLeft, isDone, type TimeLeft } from './timeLeft'
+export { heatNow, type Heat } from './heatNow'
 export { keyDownState, restLeftS, REST_PER_KEYED, type KeyDownState } from './keyDown'

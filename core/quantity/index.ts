@@ -10,6 +10,6 @@ export { parsePlainNumber, type PlainNumberRead, type ParsePlainNumberOptions } 
 export type { ParseRefusal } from './parseResult'
 export { readNumber, type NumberRead, type NumberAmbiguous } from './readNumber'
 export {
-  MINUS, UNIT_SPACE, printNumber, printSigned, printDbm, printDb, printMargin, printPlusMinus, printRange, printWatts, printClaimW,
+  MINUS, UNIT_SPACE, printNumber, printSigned, printDbm, printDb, printHz, printMargin, printMarginIn, printPlusMinus, printRange, printWatts, printClaimW,
   printDbmAsWatts, printMhzFigure, printMhz, printFrequencyShort,
 } from './print'

@@ -94,3 +94,19 @@ export function printFrequencyShort(frequencyHz: number): string {
   const [scale, unit] = frequencyHz >= 1e9 ? [1e9, 'GHz'] : frequencyHz >= 1e6 ? [1e6, 'MHz'] : frequencyHz >= 1e3 ? [1e3, 'kHz'] : [1, 'Hz']
   return `${Number((frequencyHz / scale).toPrecision(7))}${UNIT_SPACE}${unit}`
 }
+
+/** A frequency difference or a width, three digits: `310 Hz`, `2.35 kHz`. */
+export function printHz(valueHz: number | null | undefined, significant = 3): string {
+  if (valueHz === null || valueHz === undefined || Number.isNaN(valueHz)) return '–'
+  const size = Math.abs(valueHz)
+  const [scale, unit] = size >= 999.5e3 ? [1e6, 'MHz'] : size >= 999.5 ? [1e3, 'kHz'] : [1, 'Hz']
+  const scaled = size / scale
+  const decimals = Math.max(0, Math.min(scale === 1 ? 1 : 6, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1)))))
+  return `${printNumber(valueHz / scale, decimals)}${UNIT_SPACE}${unit}`
+}
+
+/** A margin in a unit of its own. */
+export function printMarginIn(margin: number, unit: string): string {
+  const size = Math.abs(margin)
+  return unit === 'Hz' ? printHz(size, 2) : `${printNumber(size, size < 10 ? 2 : 1)}${UNIT_SPACE}${unit}`
+}

@@ -20,6 +20,8 @@ export function benchSection(context: StationContext): ReportSection {
 }
 
 function windowInWords(instrument: Instrument): string {
+  const reference = instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`
+  if (instrument.kind === 'receiver') return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
   return instrument.kind === 'spectrum-analyser'
     ? `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
     : `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ${instrument.inLine ? 'in line' : 'terminating'}`

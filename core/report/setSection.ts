@@ -1,6 +1,7 @@
 import { printClaimW, printMhz, printMhzFigure, printRange, printSigned, printWatts, wattsFromDbm } from '../quantity'
 import { checkBatteryLabel, type RadioSet, setName } from '../review'
-import { CARRIER_POWER_ID, HARMONICS_ID, stationById, type StationContext, type StepResult } from '../station'
+import { CARRIER_POWER_ID, HARMONICS_ID, stationById, type StationContext, type StepResult, wantedStations } from '../station'
+import { figureTables } from './figureSection'
 import type { ReportBlock, ReportCell, ReportSection } from './model'
 
 /** One radio: its card, its claims, every reading with range and verdict, and what was not covered. */
@@ -9,13 +10,15 @@ export function setSection(set: RadioSet, context: StationContext, index: number
   const harmonics = stationById(HARMONICS_ID)
   const powerResults = power.plan(set, context).map(step => power.evaluate(step, context))
   const harmonicResults = harmonics.plan(set, context).map(step => harmonics.evaluate(step, context))
+  const others = wantedStations(context).filter(({ id, optional }) => !optional && id !== CARRIER_POWER_ID && id !== HARMONICS_ID).flatMap(station => station.plan(set, context).map(step => station.evaluate(step, context)))
   return {
     id: `set-${set.id}`, title: setName(set), newPage: index === 0 || undefined,
     blocks: [
       card(set),
       ...carrierPower(powerResults),
       ...harmonicResults.filter(result => result.progress.read > 0).flatMap(harmonicTable),
-      notCovered([...powerResults, ...harmonicResults]),
+      ...figureTables(set, context),
+      notCovered([...powerResults, ...harmonicResults, ...others]),
     ],
   }
 }
@@ -105,7 +108,7 @@ function conditions(results: StepResult[]): ReportBlock {
 
 function notCovered(results: StepResult[]): ReportBlock {
   const items = results.flatMap((result) => {
-    const missing = result.slots.filter(slot => slot.verdict.state === 'not-covered')
+    const missing = result.slots.filter(slot => slot.verdict.state === 'not-covered' && !(slot.slot.optional && slot.missing))
     if (missing.length === 0) return []
     const reasons = [...new Set(missing.map(slot => slot.verdict.why ?? 'Not measured yet.'))]
     return reasons.map(why => `${stationById(result.step.stationId).title}, ${printMhz(result.step.channel.frequencyHz)}, ${result.step.level.name}${result.slots.length > 1 ? ` (${missing.filter(slot => (slot.verdict.why ?? 'Not measured yet.') === why).map(slot => slot.slot.label).join(', ')})` : ''}: ${why}`)

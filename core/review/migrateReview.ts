@@ -5,9 +5,26 @@ type Plain = Record<string, unknown>
 
 /**
  * Brings a review of an older form up to the present one; anything else is returned as it is, for validation to judge.
- * Form 1 knew one rulebook, no calibrations, no repeats and neither mode nor channel spacing.
+ * Form 1 knew one rulebook, no calibrations, no repeats and neither mode nor channel spacing; form 2 no figures besides levels, no
+ * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was.
  */
 export function migrateReview(data: unknown): unknown {
+  return fromForm2(fromForm1(data))
+}
+
+function fromForm2(data: unknown): unknown {
+  if (!isPlain(data) || !isPlain(data.settings) || !Array.isArray(data.readings) || data.figures !== undefined) return data
+  return {
+    ...data,
+    settings: { offAirGeometry: '', soundCue: false, alsoStations: [], ...data.settings },
+    sets: each(data.sets, set => ({ stressConsent: null, ...set })),
+    instruments: each(data.instruments, instrument => ({ referencePpm: null, ...instrument })),
+    readings: each(data.readings, reading => ({ ambientC: null, who: '', ...reading })),
+    figures: [], curves: [], keyDowns: [], notes: [], pictures: [], skipped: [], runOrder: [],
+  }
+}
+
+function fromForm1(data: unknown): unknown {
   if (!isPlain(data) || !isPlain(data.settings) || typeof data.settings.rulebookId !== 'string') return data
   const { rulebookId, ...settings } = data.settings
   return {

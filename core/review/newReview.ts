@@ -10,9 +10,9 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
     id: input.id, title: input.title, purpose: '', reviewer: '', createdAt: input.at, updatedAt: input.at,
     settings: {
       rulebookIds: ['us-amateur'], yardstickId: null, decisionRule: 'sure-either-way', claimToleranceDb: 0,
-      calibrationMaxAgeDays: DEFAULT_CALIBRATION_AGE_DAYS, ambientC: HEAT_DEFAULTS.ambientC, duty: { ...HEAT_DEFAULTS.duty },
+      calibrationMaxAgeDays: DEFAULT_CALIBRATION_AGE_DAYS, ambientC: HEAT_DEFAULTS.ambientC, duty: { ...HEAT_DEFAULTS.duty }, offAirGeometry: '', soundCue: false, alsoStations: [],
     },
-    sets: [], instruments: [], chains: [], readings: [], traces: [], calibrations: [], calibrationSwaps: [], padTests: [], controlChecks: [], otherFigures: [], ownRulebooks: [], ticks: {},
+    sets: [], instruments: [], chains: [], readings: [], figures: [], traces: [], curves: [], keyDowns: [], notes: [], pictures: [], skipped: [], runOrder: [], calibrations: [], calibrationSwaps: [], padTests: [], controlChecks: [], otherFigures: [], ownRulebooks: [], ticks: {},
   }
 }
 
@@ -21,7 +21,7 @@ export function newRadioSet(input: { id: string; sample: string; levelId: string
   return {
     id: input.id, kind: 'handheld', role: 'under-test', make: '', model: '', sample: input.sample, serial: '', firmware: '', price: '', howObtained: '', inTheBox: '',
     battery: { voltageV: null, capacityAh: null, energyWh: null },
-    levels: [newLevel(input.levelId, 'High')], bands: [], supplyNow: '', keyDownLimitS: 60, chainByStation: {},
+    levels: [newLevel(input.levelId, 'High')], bands: [], supplyNow: '', keyDownLimitS: 60, chainByStation: {}, stressConsent: null,
   }
 }
 

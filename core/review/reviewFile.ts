@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
 import { CoreError } from '../errors'
-import { REVIEW_SCHEMA_VERSION, type Review, type TracePoints } from './types'
+import { type CurvePoints, REVIEW_SCHEMA_VERSION, type Review, type TracePoints } from './types'
 import { validateReview } from './validateReview'
 
 /** Most a review file may weigh, bytes. */
@@ -9,10 +9,13 @@ export const MAX_REVIEW_BYTES = 200_000_000
 
 const FORMAT = 'rigorous-meter-review'
 
-/** A review with its traces, as it travels in a file. */
+/** A review with its traces, curves and pictures, as it travels in a file. */
 export interface ReviewBundle {
   review: Review
   traces: Map<string, TracePoints>
+  curves: Map<string, CurvePoints>
+  /** Pictures as data URLs. */
+  pictures: Map<string, string>
 }
 
 interface FileShape {
@@ -22,9 +25,12 @@ interface FileShape {
   writtenAt: string
   review: unknown
   traces: { id: string; frequenciesHz: number[]; levelsDbm: number[] }[]
+  curves?: { id: string; x: number[]; y: (number | null)[]; y2: (number | null)[] }[]
+  pictures?: { id: string; dataUrl: string }[]
 }
 
 const numbers = Joi.array().items(Joi.number()).max(2_000_000).required()
+const gapped = Joi.array().items(Joi.number().allow(null)).max(2_000_000).required()
 const envelope = Joi.object<FileShape>({
   format: Joi.valid(FORMAT).required(),
   schemaVersion: Joi.number().integer().min(1).required(),
@@ -32,6 +38,8 @@ const envelope = Joi.object<FileShape>({
   writtenAt: Joi.string().isoDate().required(),
   review: Joi.object().required(),
   traces: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), frequenciesHz: numbers, levelsDbm: numbers })).max(2000).required(),
+  curves: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), x: numbers, y: gapped, y2: gapped })).max(5000),
+  pictures: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), dataUrl: Joi.string().pattern(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]*$/).max(20_000_000).required() })).max(2000),
 })
 
 /** Writes a review and its traces as one JSON text. Numbers keep every digit. */
@@ -40,6 +48,8 @@ export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; 
     format: FORMAT, schemaVersion: REVIEW_SCHEMA_VERSION, writtenBy: `Rigorous Meter ${stamp.version}`, writtenAt: stamp.at,
     review: bundle.review,
     traces: [...bundle.traces].map(([id, points]) => ({ id, frequenciesHz: [...points.frequenciesHz], levelsDbm: [...points.levelsDbm] })),
+    curves: [...bundle.curves].map(([id, { x, y, y2 }]) => ({ id, x: [...x], y: withGaps(y), y2: withGaps(y2) })),
+    pictures: [...bundle.pictures].map(([id, dataUrl]) => ({ id, dataUrl })),
   }
   return JSON.stringify(file, null, 1)
 }
@@ -59,7 +69,20 @@ export function readReviewFile(text: string, fileName: string): ReviewBundle {
   }))
   const missing = review.traces.find(head => !traces.has(head.id))
   if (missing) throw refuse(fileName, `the points of the trace “${missing.fileName}” are missing`)
-  return { review, traces }
+  const curves = new Map((file.curves ?? []).map(({ id, x, y, y2 }) => [id, { x: Float64Array.from(x), y: fromGaps(y), y2: fromGaps(y2) }]))
+  const pictures = new Map((file.pictures ?? []).map(({ id, dataUrl }) => [id, dataUrl]))
+  const lost = review.curves.find(head => !curves.has(head.id)) ?? review.pictures.find(head => !pictures.has(head.id))
+  if (lost) throw refuse(fileName, `the points of a curve or the bytes of a picture are missing (${'name' in lost ? lost.name : lost.fileName})`)
+  return { review, traces, curves, pictures }
+}
+
+/** JSON has no NaN: a gap is null there. */
+function withGaps(values: Float64Array): (number | null)[] {
+  return Array.from(values, value => (Number.isFinite(value) ? value : null))
+}
+
+function fromGaps(values: readonly (number | null)[]): Float64Array {
+  return Float64Array.from(values, value => value ?? Number.NaN)
 }
 
 function envelopeOf(text: string, fileName: string): FileShape {

@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { DECISION_RULES } from '../decision'
 import { LEVEL_UNITS } from '../quantity'
 import { rulebookSchema } from '../rules'
-import type { Review } from './types'
+import { CURVE_KINDS, FIGURE_UNITS, type Review } from './types'
 
 const id = Joi.string().min(1).max(80).pattern(/^[\w:.-]+$/)
 const line = Joi.string().allow('').max(400)
@@ -34,6 +34,7 @@ const part = Joi.object({
 const instrumentBase = {
   id: id.required(), name: line.required(), note: line.required(), fromHz: hz.required(), toHz: hz.required(),
   vswr: Joi.number().min(1).max(1000).required(), assumed: Joi.boolean().required(), resolution: Joi.number().min(0).max(1000).required(),
+  referencePpm: Joi.number().min(0).max(1000).allow(null).required(),
 }
 
 const instrument = Joi.alternatives(
@@ -44,6 +45,9 @@ const instrument = Joi.alternatives(
   Joi.object({
     ...instrumentBase, kind: Joi.valid('spectrum-analyser').required(), damageDbm: db.required(), overloadDbm: db.required(), floorDbm: db.required(),
     resolutionBandwidthHz: Joi.number().greater(0).max(1e9).required(), amplitudeAccuracyDb: Joi.number().min(0).max(60).required(), floorDoubtDb: Joi.number().min(0).max(60).required(), flatnessDb: Joi.number().min(0).max(60).allow(null).required(),
+  }),
+  Joi.object({
+    ...instrumentBase, kind: Joi.valid('receiver').required(), damageDbm: db.required(), overloadDbm: db.required(), deviationPercent: Joi.number().min(0).max(100).required(), ratioDb: Joi.number().min(0).max(60).required(),
   }),
 )
 
@@ -76,24 +80,50 @@ const set = Joi.object({
   levels: list(Joi.object({ id: id.required(), name: line.required() }), 20),
   bands: list(band, 40), supplyNow: line.required(), keyDownLimitS: Joi.number().min(1).max(3600).required(),
   chainByStation: Joi.object().pattern(id, id).required(),
+  stressConsent: Joi.object({ by: line.required(), at: time.required() }).allow(null).required(),
 })
 
 const source = Joi.alternatives(
   Joi.object({ kind: Joi.valid('typed', 'demo').required() }),
   Joi.object({ kind: Joi.valid('file').required(), fileName: line.required(), sha256: Joi.string().allow('').max(128).required(), traceId: id.required() }),
+  Joi.object({ kind: Joi.valid('recording').required(), fileName: line.required(), sha256: Joi.string().allow('').max(128).required(), curveIds: Joi.array().items(id).max(10).required() }),
+  Joi.object({ kind: Joi.valid('link').required(), instrument: line.required() }),
 )
+
+const stepId = Joi.string().min(1).max(300)
+
+const taken = {
+  id: id.required(), setId: id.required(), stationId: id.required(), stepId: stepId.required(), slot: id.required(),
+  supply: line.required(), ambientC: Joi.number().min(-100).max(200).allow(null).required(), who: line.required(), at: time.required(), source: source.required(), supersedes: id.allow(null).required(),
+}
 
 /** Schema of one reading as stored; every station's readings have this shape. */
 export const readingSchema = Joi.object({
-  id: id.required(), setId: id.required(), stationId: id.required(), stepId: Joi.string().min(1).max(300).required(), slot: id.required(),
-  text: line.required(), value: Joi.number().required(),
+  ...taken, text: line.required(), value: Joi.number().required(),
   unit: Joi.valid(...LEVEL_UNITS).required(),
   levelDbm: db.required(), resolutionDb: Joi.number().min(0).max(300).required(), isUpperBound: Joi.boolean().required(), frequencyHz: hz.required(),
   traceFloorDbm: db.allow(null).required(),
   doubt: Joi.object({ kind: Joi.valid('coarse-trace', 'stepped-trace').required(), stepHz: hz.required(), resolutionBandwidthHz: hz.allow(null).required() }).allow(null).required(),
   instrumentId: id.required(), chainId: id.required(), chainRevision: Joi.number().integer().min(1).required(), calibrationIds: pins, repeatsDbm: Joi.array().items(db).max(100).required(),
-  supply: line.required(), at: time.required(), source: source.required(), supersedes: id.allow(null).required(),
 })
+
+/** Schema of a figure that is no level. */
+export const figureSchema = Joi.object({
+  ...taken, text: line.required(), value: Joi.number().min(-1e12).max(1e12).required(), unit: Joi.valid(...FIGURE_UNITS).required(), resolution: Joi.number().min(0).max(1e12).required(), isUpperBound: Joi.boolean().required(),
+  standardUncertainty: Joi.number().min(0).max(1e12).required(), noiseAdds: Joi.number().min(0).max(1e12).required(), method: text.required(),
+  instrumentId: id.allow(null).required(), chainId: id.allow(null).required(), chainRevision: Joi.number().integer().min(1).allow(null).required(),
+})
+
+/** Schema of whatever a station keeps: a level, or a figure. */
+export const takenSchema = Joi.alternatives().conditional(Joi.object({ levelDbm: Joi.exist() }).unknown(true), { then: readingSchema, otherwise: figureSchema })
+
+const inStep = { id: id.required(), setId: id.required(), stepId: stepId.required(), at: time.required() }
+
+const curve = Joi.object({ ...inStep, kind: Joi.valid(...CURVE_KINDS).required(), fileName: line.required(), words: text.required(), rows: Joi.number().integer().min(0).max(4096).required() })
+const keyDown = Joi.object({ ...inStep, chainId: id.allow(null).required(), seconds: Joi.number().min(0).max(86_400).required(), powerW: Joi.number().min(0).max(1e5).required() })
+const note = Joi.object({ ...inStep, text: text.required(), who: line.required() })
+const picture = Joi.object({ ...inStep, name: line.required(), width: Joi.number().integer().min(1).max(10_000).required(), height: Joi.number().integer().min(1).max(10_000).required(), bytes: Joi.number().integer().min(1).max(20_000_000).required() })
+const skipped = Joi.object({ setId: id.required(), stepId: stepId.required(), reason: line.required(), at: time.required() })
 
 const trace = Joi.object({
   id: id.required(), setId: id.required(), stepId: Joi.string().min(1).max(300).required(), fileName: line.required(), sha256: Joi.string().allow('').max(128).required(),
@@ -129,8 +159,10 @@ export const reviewSchema = Joi.object<Review>({
     rulebookIds: Joi.array().items(id).min(1).max(30).required(), yardstickId: id.allow(null).required(), decisionRule: Joi.valid(...DECISION_RULES).required(),
     claimToleranceDb: Joi.number().min(0).max(20).required(), calibrationMaxAgeDays: Joi.number().integer().min(1).max(36_500).required(),
     ambientC: Joi.number().min(-60).max(90).required(), duty: Joi.object({ keyedS: Joi.number().min(1).max(86_400).required(), restS: Joi.number().min(0).max(86_400).required() }).required(),
+    offAirGeometry: text.required(), soundCue: Joi.boolean().required(), alsoStations: Joi.array().items(id).max(30).required(),
   }).required(),
-  sets: list(set, 400), instruments: list(instrument, 200), chains: list(chain, 200), readings: list(readingSchema, 50_000), traces: list(trace, 2000),
+  sets: list(set, 400), instruments: list(instrument, 200), chains: list(chain, 200), readings: list(readingSchema, 50_000), figures: list(figureSchema, 50_000), traces: list(trace, 2000),
+  curves: list(curve, 5000), keyDowns: list(keyDown, 50_000), notes: list(note, 20_000), pictures: list(picture, 2000), skipped: list(skipped, 20_000), runOrder: list(Joi.string().max(400), 20_000),
   calibrations: list(calibration, 2000),
   calibrationSwaps: list(Joi.object({ id: id.required(), at: time.required(), partId: id.required(), fromId: id.allow(null).required(), toId: id.allow(null).required() }), 2000),
   padTests: list(padTest, 2000), controlChecks: list(controlCheck, 2000), otherFigures: list(otherFigure, 5000), ownRulebooks: list(rulebookSchema, 60),

@@ -72,12 +72,18 @@ export interface RadioSet {
   keyDownLimitS: number
   /** Chain by station; a station without an entry takes the first that suits. */
   chainByStation: Record<string, string>
+  /** The owner accepts that open and short at the socket may damage the set: who said so, and when. null: the stress station stays shut. */
+  stressConsent: { by: string; at: string } | null
 }
 
 /** Where a reading came from. */
 export type ReadingSource =
   | { kind: 'typed' }
   | { kind: 'file'; fileName: string; sha256: string; traceId: string }
+  /** Worked out from a recording of I/Q or audio, which itself is too large to keep. */
+  | { kind: 'recording'; fileName: string; sha256: string; curveIds: string[] }
+  /** Read from an instrument; a simulated one says so in its name. */
+  | { kind: 'link'; instrument: string }
   | { kind: 'demo' }
 
 /** A doubt that travels with a reading taken from a trace. */
@@ -87,14 +93,53 @@ export type ReadingDoubt =
   /** Points close enough, but the peak may stand between two of them and read a little low. */
   | { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number }
 
-/** What was seen, as it was seen. Never changed; a retake supersedes it. */
-export interface Reading {
+/** What is kept with everything that was seen: where it belongs, and under what it was taken. Never changed; a retake supersedes it. */
+export interface Taken {
   id: string
   setId: string
   stationId: string
   stepId: string
-  /** Which figure of the step: `carrier`, or `x2` to `x10`. */
+  /** Which figure of the step, by the station’s own ids: `carrier`, `x2`, `tone` … */
   slot: string
+  /** Battery or supply. */
+  supply: string
+  /** At the bench, °C; null where nobody noted it. */
+  ambientC: number | null
+  /** Who took it. */
+  who: string
+  at: string
+  source: ReadingSource
+  /** Id of what this one replaces. */
+  supersedes: string | null
+}
+
+/** Units of the figures that are no level at an instrument. `mark`: something done, 1, or not, 0. */
+export const FIGURE_UNITS = ['Hz', 'W', 'V', 'A', '°C', 'dB', 'dBm', 'm', 'mark'] as const
+
+export type FigureUnit = (typeof FIGURE_UNITS)[number]
+
+/** A figure as it was seen that is no level behind a chain: a deviation, a frequency, a voltage, a ratio. */
+export interface FigureReading extends Taken {
+  text: string
+  value: number
+  unit: FigureUnit
+  /** Weight of its last digit, in its unit. */
+  resolution: number
+  isUpperBound: boolean
+  /** What its own working out leaves open, in its unit; 0 where it was typed. */
+  standardUncertainty: number
+  /** How far noise may have pushed it up, in its unit. */
+  noiseAdds: number
+  /** Bandwidth, window, averaging, filters: how it was come by; empty where it was typed. */
+  method: string
+  /** Instrument and chain it was read with; null where neither matters. */
+  instrumentId: string | null
+  chainId: string | null
+  chainRevision: number | null
+}
+
+/** A level as it was seen at an instrument. */
+export interface Reading extends Taken {
   text: string
   value: number
   unit: LevelUnit
@@ -113,11 +158,75 @@ export interface Reading {
   calibrationIds: Record<string, string>
   /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
   repeatsDbm: number[]
-  supply: string
+}
+
+/** What a kept curve shows. */
+export const CURVE_KINDS = ['spectrum', 'deviation', 'time-frequency'] as const
+
+export type CurveKind = (typeof CURVE_KINDS)[number]
+
+/** A curve worked out from a recording and kept for its drawing; its points live in a record of their own. */
+export interface CurveHead {
+  id: string
+  setId: string
+  stepId: string
+  kind: CurveKind
+  fileName: string
+  /** How it was come by. */
+  words: string
+  /** Rows of a picture over time; 0 for a curve. */
+  rows: number
   at: string
-  source: ReadingSource
-  /** Id of the reading this one replaces. */
-  supersedes: string | null
+}
+
+/** `y2` is the other edge of a band (lowest beside highest); empty where there is none. A picture has its columns one behind the other in `y`. */
+export interface CurvePoints {
+  x: Float64Array
+  y: Float64Array
+  y2: Float64Array
+}
+
+/** A key-down as it happened. */
+export interface KeyDown {
+  id: string
+  setId: string
+  stepId: string
+  chainId: string | null
+  at: string
+  seconds: number
+  /** Power to be expected while it lasted, W. */
+  powerW: number
+}
+
+/** A note to a step; the latest counts. */
+export interface StepNote {
+  id: string
+  setId: string
+  stepId: string
+  text: string
+  at: string
+  who: string
+}
+
+/** A picture kept with a step; its bytes live in a record of their own. */
+export interface PictureHead {
+  id: string
+  setId: string
+  stepId: string
+  name: string
+  width: number
+  height: number
+  /** Size of the stored picture, bytes. */
+  bytes: number
+  at: string
+}
+
+/** A step left out on purpose. */
+export interface SkippedStep {
+  setId: string
+  stepId: string
+  reason: string
+  at: string
 }
 
 /** A trace kept with the review; its points live in a record of their own. */
@@ -189,6 +298,12 @@ export interface ReviewSettings {
   ambientC: number
   /** How the radios are going to be keyed. */
   duty: Duty
+  /** Where radio and receive antenna stand in the off-air comparison: the same for all radios. */
+  offAirGeometry: string
+  /** Beep when the key-down clock asks for rest. */
+  soundCue: boolean
+  /** Stations this review wants beyond those every review has, by id. */
+  alsoStations: string[]
 }
 
 /** A review: everything that was stored. All else is computed from it. */
@@ -204,7 +319,15 @@ export interface Review {
   instruments: Instrument[]
   chains: Chain[]
   readings: Reading[]
+  figures: FigureReading[]
   traces: TraceHead[]
+  curves: CurveHead[]
+  keyDowns: KeyDown[]
+  notes: StepNote[]
+  pictures: PictureHead[]
+  skipped: SkippedStep[]
+  /** The reviewer’s own order of the run, by `set|step`; empty: as proposed. */
+  runOrder: string[]
   calibrations: Calibration[]
   calibrationSwaps: CalibrationSwap[]
   padTests: PadTest[]
@@ -217,4 +340,4 @@ export interface Review {
 }
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 2
+export const REVIEW_SCHEMA_VERSION = 3

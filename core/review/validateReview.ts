@@ -18,7 +18,7 @@ export function validateReview(data: unknown): Review {
   }
   const review = value as Review
   const setIds = new Set(review.sets.map(set => set.id))
-  const stray = review.readings.find(reading => !setIds.has(reading.setId))
+  const stray = [...review.readings, ...review.figures].find(reading => !setIds.has(reading.setId))
   if (stray) throw new CoreError('bad-review', 'This review holds a reading of a set that is not in it.', { why: `reading ${stray.id} names set ${stray.setId}` })
   const known = new Set([...rulebooks, ...yardsticks, ...review.ownRulebooks].map(book => book.id))
   const asked = [...review.settings.rulebookIds, ...(review.settings.yardstickId === null ? [] : [review.settings.yardstickId]), ...review.sets.flatMap(set => set.bands.flatMap(band => band.rulebookIds ?? []))]

@@ -1,8 +1,8 @@
 import type Joi from 'joi'
 import type { BenchCheck } from '../chain'
-import type { Verdict } from '../decision'
-import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
-import type { LimitAnswer } from '../rules'
+import type { Verdict, VerdictScale } from '../decision'
+import type { Band, Channel, FigureReading, FigureUnit, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
+import type { LimitAnswer, ScalarAnswer } from '../rules'
 import type { Budget } from '../uncertainty'
 import type { CorrectedReading } from './correctReading'
 import type { StationContext } from './stationContext'
@@ -13,6 +13,10 @@ export interface Slot {
   id: string
   label: string
   frequencyHz: number
+  /** A level at an instrument, or a figure in a unit of its own. */
+  measures: 'level' | FigureUnit
+  /** Nothing is missing while it is empty. */
+  optional?: boolean
 }
 
 /** One line of the set-the-radio list. */
@@ -39,6 +43,10 @@ export interface Step {
   cautions: string[]
   keyDownS: number
   durationS: number
+  /** The radio must be cold, or warmed up, for it. */
+  thermal: 'cold' | 'warm' | 'any'
+  /** It wants a full battery, or the supply at its nominal voltage. */
+  needsFullSupply: boolean
 }
 
 /** Something that looks wrong and is asked about, never refused. */
@@ -47,9 +55,30 @@ export interface Question {
   words: string
 }
 
+/** What a figure that is no level came to. */
+export interface FigureResult {
+  reading: FigureReading
+  value: number
+  unit: FigureUnit
+  isUpperBound: boolean
+  /** What is left open, in units of `scale.perDb`. */
+  budget: Budget
+  scale: VerdictScale | null
+}
+
+/** Something worth doing before the verdict is believed. */
+export interface Offer {
+  id: 'pad-test'
+  slotId: string
+  words: string
+}
+
+/** A limit on a power, or on any other figure. */
+export type AnyLimit = LimitAnswer | ScalarAnswer
+
 /** One rulebook's limit and the verdict against it. */
 export interface JudgedBy {
-  limit: LimitAnswer
+  limit: AnyLimit
   verdict: Verdict
   words: string
 }
@@ -59,7 +88,9 @@ export interface SlotResult {
   slot: Slot
   reading: Reading | null
   corrected: CorrectedReading | null
-  limit: LimitAnswer | null
+  /** Beside `reading`: where the slot asks for a figure that is no level. */
+  figure: FigureResult | null
+  limit: AnyLimit | null
   /** Judged against law or claim. */
   verdict: Verdict
   /** The verdict in words, as the station says it. */
@@ -84,6 +115,8 @@ export interface StepResult {
   /** Slot that governs the step's verdict; null when nothing does. */
   governs: SlotResult | null
   questions: Question[]
+  /** What could be done to be surer. */
+  offers: Offer[]
   /** Readings standing, of readings within reach. */
   progress: { read: number; possible: number }
 }
@@ -120,8 +153,10 @@ export interface Station {
   title: string
   /** Place in the order of work (handbook, section 2). */
   order: number
-  /** Joi schema of one of its readings. */
-  readingSchema: Joi.ObjectSchema
+  /** Joi schema of what it keeps. */
+  readingSchema: Joi.Schema
+  /** Left out of the run, the findings and what is open until something of it was read: not every review wants it. */
+  optional: boolean
   plan: (set: RadioSet, context: StationContext) => Step[]
   checks: (step: Step, context: StationContext) => BenchCheck[]
   evaluate: (step: Step, context: StationContext) => StepResult

@@ -32,6 +32,6 @@ function asReading(check: ControlCheck, instrumentId: string): Reading {
   return {
     id: `control:${check.id}`, setId: check.setId, stationId: 'control', stepId: `control:${check.id}`, slot: 'carrier', text: check.text, value: check.levelDbm, unit: 'dBm',
     levelDbm: check.levelDbm, resolutionDb: check.resolutionDb, isUpperBound: false, frequencyHz: check.frequencyHz, traceFloorDbm: null, doubt: null,
-    instrumentId, chainId: check.chainId, chainRevision: 1, calibrationIds: check.calibrationIds, repeatsDbm: [], supply: '', at: check.at, source: { kind: 'typed' }, supersedes: null,
+    instrumentId, chainId: check.chainId, chainRevision: 1, calibrationIds: check.calibrationIds, repeatsDbm: [], supply: '', ambientC: null, who: '', at: check.at, source: { kind: 'typed' }, supersedes: null,
   }
 }

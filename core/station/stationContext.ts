@@ -1,5 +1,5 @@
 import { calibratedChain, type Chain, type Instrument } from '../chain'
-import { type Band, type CurrentReadings, currentReadings, stepKey, type RadioSet, type Reading, type Review } from '../review'
+import { type Band, type CurrentFigures, currentFigures, type CurrentReadings, currentReadings, type FigureReading, stepKey, type RadioSet, type Reading, type Review } from '../review'
 import { type Rulebook, rulebookById } from '../rules'
 import { createDistributions, type Distributions } from '../uncertainty'
 
@@ -17,6 +17,12 @@ export interface StationContext {
   chainOf: (reading: Pick<Reading, 'chainId' | 'calibrationIds'>) => Chain | undefined
   instrument: (id: string) => Instrument | undefined
   reading: (setId: string, stepId: string, slot: string) => Reading | undefined
+  /** A figure that stands. */
+  figure: (setId: string, stepId: string, slot: string) => FigureReading | undefined
+  /** All levels that stand in a step, by slot. */
+  readingsOf: (step: { set: RadioSet; id: string }) => ReadonlyMap<string, Reading>
+  /** Why a step was left out; null where it was not. */
+  skipReason: (step: { set: RadioSet; id: string }) => string | null
   distributions: Distributions
   /** A plan of a set, worked out once as long as the set and what the key names stay the same, over several states of the review. */
   plan: <T>(set: RadioSet, key: string, compute: () => T) => T
@@ -33,6 +39,7 @@ export interface SharedWork {
   distributions: Distributions
   /** The readings that stand, by the list they were found in. */
   standing: WeakMap<readonly Reading[], CurrentReadings>
+  figures: WeakMap<readonly FigureReading[], CurrentFigures>
   /** Plans, by the set they are for and the key they hang on. */
   plans: WeakMap<RadioSet, Map<string, unknown>>
   /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
@@ -45,7 +52,7 @@ export interface SharedWork {
 
 /** Fresh shared work. */
 export function createSharedWork(): SharedWork {
-  return { distributions: createDistributions(), standing: new WeakMap(), plans: new WeakMap(), chains: new WeakMap(), paths: new WeakMap(), results: new WeakMap() }
+  return { distributions: createDistributions(), standing: new WeakMap(), figures: new WeakMap(), plans: new WeakMap(), chains: new WeakMap(), paths: new WeakMap(), results: new WeakMap() }
 }
 
 /**
@@ -53,7 +60,7 @@ export function createSharedWork(): SharedWork {
  * @throws CoreError `unknown-id` when the review names a rulebook neither it nor this version has.
  */
 export function stationContext(review: Review, shared: SharedWork = createSharedWork()): StationContext {
-  const { distributions, standing, plans, chains, paths, results } = shared
+  const { distributions, standing, figures, plans, chains, paths, results } = shared
   const known = new Map<string, unknown>()
   const once = <T>(key: string, compute: () => T): T => {
     if (!known.has(key)) known.set(key, compute())
@@ -77,6 +84,10 @@ export function stationContext(review: Review, shared: SharedWork = createShared
   const raw = new Map(review.chains.map(chain => [chain.id, chain]))
   let current = standing.get(review.readings)
   if (!current) standing.set(review.readings, current = currentReadings(review))
+  let stated = figures.get(review.figures)
+  if (!stated) figures.set(review.figures, stated = currentFigures(review))
+  const skipped = new Map(review.skipped.map(({ setId, stepId, reason }) => [stepKey(setId, stepId), reason]))
+  const none: ReadonlyMap<string, Reading> = new Map()
   let last: { setId: string; stepId: string; slots: ReadonlyMap<string, Reading> | undefined } = { setId: '', stepId: '', slots: undefined }
   const instruments = new Map(review.instruments.map(instrument => [instrument.id, instrument]))
   const books = (ids: readonly string[]) => once(`books:${ids.join(',')}`, () => ids.map(id => rulebookById(id, review.ownRulebooks)))
@@ -103,6 +114,9 @@ export function stationContext(review: Review, shared: SharedWork = createShared
       if (stepId !== last.stepId || setId !== last.setId) last = { setId, stepId, slots: current.get(stepKey(setId, stepId)) }
       return last.slots?.get(slot)
     },
+    figure: (setId, stepId, slot) => stated.get(stepKey(setId, stepId))?.get(slot),
+    readingsOf: step => current.get(stepKey(step.set.id, step.id)) ?? none,
+    skipReason: step => skipped.get(stepKey(step.set.id, step.id)) ?? null,
     plan: <T>(set: RadioSet, key: string, compute: () => T): T => {
       let ofSet = plans.get(set)
       if (!ofSet) plans.set(set, ofSet = new Map())

@@ -8,10 +8,10 @@ import type { StationContext } from './stationContext'
  */
 export function stepDependencies(step: Step, context: StationContext): unknown[] {
   const chain = context.chain(step.chainId)
-  const of: unknown[] = [context.review.settings, context.yardstick, chain, chain && context.instrument(chain.instrumentId), ...context.rulebooksOf(step.band)]
+  const of: unknown[] = [context.review.settings, context.skipReason(step), context.yardstick, chain, chain && context.instrument(chain.instrumentId), ...context.rulebooksOf(step.band)]
   for (const slot of step.slots) {
     const reading = context.reading(step.set.id, step.id, slot.id)
-    of.push(reading, reading ? correctReading(reading, context) : null)
+    of.push(reading, reading ? correctReading(reading, context) : context.figure(step.set.id, step.id, slot.id))
   }
   return of
 }

@@ -170,6 +170,6 @@ export function asReading(seen: SimulatedReading, bench: SimulatedBench, place: 
   return {
     id: `${place.stepId}:${seen.slot}`, ...place, slot: seen.slot, text: '', value: watts ? wattsFromDbm(seen.levelDbm) : seen.levelDbm, unit: watts ? 'W' : 'dBm',
     levelDbm: seen.levelDbm, resolutionDb: seen.resolutionDb, isUpperBound: false, frequencyHz: seen.frequencyHz, traceFloorDbm: null, doubt: seen.doubt,
-    instrumentId: bench.instrument.id, chainId: bench.chain.id, chainRevision: 1, calibrationIds: {}, repeatsDbm: seen.repeatsDbm, supply: '', at, source: { kind: 'typed' }, supersedes: null,
+    instrumentId: bench.instrument.id, chainId: bench.chain.id, chainRevision: 1, calibrationIds: {}, repeatsDbm: seen.repeatsDbm, supply: '', ambientC: null, who: '', at, source: { kind: 'typed' }, supersedes: null,
   }
 }

@@ -7,7 +7,7 @@ import { assertInRange } from '../errors'
 export type Distribution = 'normal' | 'rectangular' | 'triangular' | 'u-shaped' | 'student-t' | 'power-share' | 'two-ports' | 'noise-removed' | 'between-points'
 
 /** Families under which contributions are shown together. */
-export type ContributionGroup = 'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats'
+export type ContributionGroup = 'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats' | 'reference' | 'estimate'
 
 /** One line of an uncertainty budget, in dB: the true value less the stated one. */
 export interface Contribution {

@@ -53,6 +53,8 @@ function betterThan(members: readonly Contribution[]): { words: string; change: 
     case 'resolution': return { words: 'Read one more digit', change: one => scaled(one, 0.1) }
     case 'floor': return { words: 'Noise: 10 dB less padding, or a narrower resolution bandwidth', change: one => scaled(one, 0.1) }
     case 'steps': return { words: 'A finer trace, or a zoom on the peak', change: one => scaled(one, 0.06) }
+    case 'reference': return { words: `${first.label}: a better reference, or one checked against a known signal`, change: one => scaled(one, 0.1) }
+    case 'estimate': return { words: 'A longer or cleaner recording', change: one => scaled(one, 0.5) }
     case 'repeats': return { words: 'Four times as many readings', change: one => ({ ...scaled(one, 0.5), degreesOfFreedom: 4 * (one.degreesOfFreedom + 1) - 1 }) }
   }
 }

@@ -37,7 +37,7 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
       readings.push({
         id: `${set.id}|${step.id}|${slot.id}`, setId: set.id, stationId: step.stationId, stepId: step.id, slot: slot.id, text: '', value: levelDbm, unit: watts ? 'W' : 'dBm', levelDbm, resolutionDb: 0.1,
         isUpperBound: false, frequencyHz: slot.frequencyHz, traceFloorDbm: null, doubt: null, instrumentId: watts ? 'meter' : 'analyser', chainId: step.chainId!, chainRevision: 1, calibrationIds: {}, repeatsDbm: [],
-        supply: 'full', at: AT, source: { kind: 'typed' }, supersedes: null,
+        supply: 'full', ambientC: null, who: '', at: AT, source: { kind: 'typed' }, supersedes: null,
       })
     }
   }

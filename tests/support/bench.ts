@@ -1,6 +1,6 @@
 import { type Chain, type Instrument, newChain, newPart, newPowerMeter, newSpectrumAnalyser, type Part, type PowerMeter, type SpectrumAnalyser } from '#core/chain'
 import { parseLevel } from '#core/quantity'
-import { newBand, newChannel, newRadioSet, newReview, type RadioSet, type Reading, type Review } from '#core/review'
+import { type FigureReading, newBand, newChannel, newRadioSet, newReview, type RadioSet, type Reading, type Review } from '#core/review'
 import { stationContext, type StationContext } from '#core/station'
 
 /** Small benches for tests: exact parts unless told otherwise. */
@@ -58,7 +58,7 @@ export function reading(text: string, place: { stationId?: string; slot: string;
   count += 1
   return {
     id: `r${count}`, setId: 'set', stationId: place.stationId ?? place.stepId.split(':')[0]!, text, value: read.value, unit: read.unit, levelDbm: read.levelDbm,
-    resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound, traceFloorDbm: null, doubt: null, instrumentId: 'an', chainId: 'ch', chainRevision: 1, calibrationIds: {}, repeatsDbm: [], supply: 'battery full',
+    resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound, traceFloorDbm: null, doubt: null, instrumentId: 'an', chainId: 'ch', chainRevision: 1, calibrationIds: {}, repeatsDbm: [], supply: 'battery full', ambientC: null, who: '',
     at: AT, source: { kind: 'typed' }, supersedes: null, ...place,
   }
 }
@@ -73,4 +73,17 @@ export function harmonic(n: number, text: string, change: Partial<Reading> = {},
 
 export function withReadings(review: Review, readings: Reading[]): StationContext {
   return stationContext({ ...review, readings })
+}
+
+/** A figure as the application would keep it. */
+export function figure(value: number, place: { slot: string; stepId: string; unit: FigureReading['unit'] } & Partial<FigureReading>): FigureReading {
+  count += 1
+  return {
+    id: `f${count}`, setId: 'set', stationId: place.stepId.split(':')[0]!, text: String(value), value, resolution: 0, isUpperBound: false, standardUncertainty: 0, noiseAdds: 0, method: '', instrumentId: 'an', chainId: 'ch', chainRevision: 1,
+    supply: 'battery full', ambientC: null, who: '', at: AT, source: { kind: 'typed' }, supersedes: null, ...place,
+  }
+}
+
+export function withFigures(review: Review, figures: FigureReading[], readings: Reading[] = []): StationContext {
+  return stationContext({ ...review, figures, readings })
 }

@@ -1,4 +1,4 @@
-import { readingSchema } from '../../review'
+import { takenSchema } from '../../review'
 import type { Station } from '../contract'
 import { stepChecks } from '../stepChecks'
 import { answerCarrierPower, carrierPowerQuestions } from './answerCarrierPower'
@@ -11,7 +11,8 @@ export const carrierPowerStation = Object.freeze({
   version: 1,
   title: 'Carrier power',
   order: 4,
-  readingSchema,
+  readingSchema: takenSchema,
+  optional: false,
   plan: planCarrierPower,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateCarrierPower,

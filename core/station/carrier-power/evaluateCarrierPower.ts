@@ -1,8 +1,9 @@
 import { claimWords, decide, farEndWords, type Verdict, verdictWithout } from '../../decision'
-import { dbmFromWatts, printClaimW, printDb, printDbm, printSigned, printWatts, wattsFromDbm } from '../../quantity'
+import { dbmFromWatts, printClaimW, printDb, printDbm, printPercent, printSigned, printWatts, wattsFromDbm } from '../../quantity'
 import type { Reading } from '../../review'
 import type { Question, SlotResult, Step, StepResult } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
+import { observedFigure, openSlot } from '../figure/plainSlots'
 import type { StationContext } from '../stationContext'
 import { stepDependencies } from '../stepDependencies'
 import { stepReach } from '../stepReach'
@@ -25,16 +26,33 @@ function evaluate(step: Step, context: StationContext): StepResult {
   const judged = judge(step, context, reading, corrected, answer && !isCorrected(answer) ? answer.why : null)
   const lawful = corrected ? judgeLawfulPower(step, corrected, context) : []
   const covered = stepReach(step, slot, context).covered
-  const result: SlotResult = { slot, reading, corrected, limit: lawful.at(0)?.limit ?? null, each: lawful, yardstick: null, ratio: null, ...judged, missing: reading ? null : covered ? 'open' : 'out-of-reach' }
+  const result: SlotResult = { slot, reading, corrected, figure: null, limit: lawful.at(0)?.limit ?? null, each: lawful, yardstick: null, ratio: null, ...judged, missing: reading ? null : covered ? 'open' : 'out-of-reach' }
+  const supply = step.slots.slice(1).map((own): SlotResult => {
+    const figure = context.figure(step.set.id, step.id, own.id)
+    return figure ? observedFigure(own, figure, { words: own.id === 'supply-a' ? efficiencyWords(step, corrected, context) ?? figure.text : figure.text }, context) : openSlot(step, own, context)
+  })
   return {
-    step, slots: [result], verdict: result.verdict, words: result.words, governs: reading ? result : null,
+    step, slots: [result, ...supply], offers: [], verdict: result.verdict, words: result.words, governs: reading ? result : null,
     questions: reading && corrected ? askAbout(step, slot.id, reading, corrected, context) : [],
     progress: { read: reading ? 1 : 0, possible: reading || covered ? 1 : 0 },
   }
 }
 
+/** Radio-frequency power over what the supply gives, 0 to 1; null before power, voltage and current are read. */
+export function efficiency(step: Step, corrected: CorrectedReading | null, context: StationContext): number | null {
+  const [volts, amperes] = ['supply-v', 'supply-a'].map(id => context.figure(step.set.id, step.id, id)?.value)
+  return corrected && volts !== undefined && amperes !== undefined && volts * amperes > 0 ? wattsFromDbm(corrected.levelDbm) / (volts * amperes) : null
+}
+
+function efficiencyWords(step: Step, corrected: CorrectedReading | null, context: StationContext): string | null {
+  const share = efficiency(step, corrected, context)
+  return share === null ? null : `efficiency ${printPercent(share, 0)}${share > 1 ? ': more out than in, so one of the three is wrong' : ''}`
+}
+
 function judge(step: Step, context: StationContext, reading: Reading | null, corrected: CorrectedReading | null, whyNot: string | null): { verdict: Verdict; words: string; notes: string[] } {
   if (!reading) {
+    const reason = context.skipReason(step)
+    if (reason !== null) return { verdict: verdictWithout('not-covered', `Left out: ${reason}`), words: 'Left out', notes: [] }
     const reach = stepReach(step, step.slots[0]!, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why
     return { verdict: verdictWithout('not-covered', why), words: reach.covered ? 'Not measured' : 'Not covered', notes: [] }

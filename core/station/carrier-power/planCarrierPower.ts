@@ -33,11 +33,17 @@ function plan(set: RadioSet, chainId: string | null, chainName: string | undefin
     stationId: CARRIER_POWER_ID,
     set,
     chainId,
-    slots: [{ id: 'carrier', label: 'carrier', frequencyHz: place.channel.frequencyHz }],
+    slots: [
+      { id: 'carrier', label: 'carrier', frequencyHz: place.channel.frequencyHz, measures: 'level' },
+      { id: 'supply-v', label: 'supply voltage, keyed', frequencyHz: place.channel.frequencyHz, measures: 'V', optional: true },
+      { id: 'supply-a', label: 'supply current, keyed', frequencyHz: place.channel.frequencyHz, measures: 'A', optional: true },
+    ],
     instruction: 'Key up, let the reading settle, and type what the instrument shows.',
     radioSettings,
     cautions: [...TRANSMIT_CAUTIONS, ...(place.claim.kind === 'watts' ? [`The maker claims ${printClaimW(place.claim.powerW)} here.`] : [])],
     keyDownS: KEY_DOWN_S,
     durationS: DURATION_S,
+    thermal: 'any',
+    needsFullSupply: true,
   }))
 }

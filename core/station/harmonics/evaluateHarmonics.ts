@@ -10,25 +10,34 @@ import { stepDependencies } from '../stepDependencies'
 import { stepReach } from '../stepReach'
 import { type CarrierForLimit, carrierForLimit, meteredCarrier } from './carrierForLimit'
 import { emissionOf, type Judged, judgeHarmonic } from './judgeHarmonic'
+import { ambientSlotId, momentWords, moreSlots } from './moments'
+import { offersFor } from './offers'
 
 const ABSURD_BELOW_DB = 6
 const ABSURD_ABOVE_DB = 3
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
 export function evaluateHarmonics(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, [...stepDependencies(step, context), meteredCarrier(step, context)], () => evaluate(step, context))
+  const more = moreSlots(step, context)
+  const extra = more.flatMap(({ id }) => {
+    const reading = context.reading(step.set.id, step.id, id)
+    return reading ? [reading, correctReading(reading, context)] : []
+  })
+  return context.reuse(step, [...stepDependencies(step, context), meteredCarrier(step, context), context.review.padTests, ...extra], () => evaluate(step, more, context))
 }
 
-function evaluate(step: Step, context: StationContext): StepResult {
+function evaluate(step: Step, more: readonly Slot[], context: StationContext): StepResult {
   const carrier = carrierForLimit(step, context)
   const books = carrier ? booksFor(step, carrier, context) : []
-  const slots = step.slots.map(slot => slotResult(step, slot, carrier, books, context))
+  const planned = step.slots.map(slot => slotResult(step, slot, carrier, books, context))
+  const slots = more.length === 0 ? planned : [...planned, ...more.map(slot => slotResult(step, slot, carrier, books, context))]
   const worst = worstVerdict(slots.slice(1).map(result => ({ member: result, verdict: result.verdict })))!
-  const read = slots.reduce((count, result) => count + (result.reading ? 1 : 0), 0)
-  const possible = slots.reduce((count, result) => count + (result.reading || stepReach(step, result.slot, context).covered ? 1 : 0), 0)
+  const read = planned.reduce((count, result) => count + (result.reading ? 1 : 0), 0)
+  const possible = planned.reduce((count, result) => count + (result.reading || stepReach(step, result.slot, context).covered ? 1 : 0), 0)
   return {
     step, slots, verdict: worst.verdict, governs: worst.governs,
-    words: read > 0 ? worst.governs.words : 'Not measured',
+    words: read + more.length > 0 ? `${worst.governs.words}${momentWords(worst.governs.slot)}` : 'Not measured',
+    offers: offersFor(step, worst.governs, context),
     questions: slots.flatMap(result => askAbout(step, result, slots[0]!, context)),
     progress: { read, possible },
   }
@@ -46,8 +55,13 @@ function booksFor(step: Step, carrier: CarrierForLimit, context: StationContext)
 function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, books: readonly BookLimits[], context: StationContext): SlotResult {
   const reading = context.reading(step.set.id, step.id, slot.id) ?? null
   const answer = reading && correctReading(reading, context)
-  if (reading && answer && isCorrected(answer) && carrier && slot.id !== 'x1') return judgedSlot(step, slot, { reading, corrected: answer, carrier, books }, context)
-  const base = { slot, reading, corrected: null, limit: null, each: [], yardstick: null, ratio: null, notes: [], missing: null }
+  if (reading && answer && isCorrected(answer) && carrier && slot.id !== 'x1') {
+    const { corrected, notes } = besideAmbient(step, slot, answer, context)
+    return judgedSlot(step, slot, { reading, corrected, carrier, books, ambient: notes }, context)
+  }
+  const base = { slot, reading, corrected: null, figure: null, limit: null, each: [], yardstick: null, ratio: null, notes: [], missing: null }
+  const left = reading ? null : context.skipReason(step)
+  if (left !== null) return { ...base, verdict: verdictWithout('not-covered', `Left out: ${left}`), words: 'Left out', missing: 'open' }
   if (!reading || !answer) {
     const reach = stepReach(step, slot, context)
     const why = reach.covered ? 'Not measured yet.' : reach.why
@@ -59,7 +73,7 @@ function slotResult(step: Step, slot: Slot, carrier: CarrierForLimit | null, boo
   return { ...base, corrected: answer, verdict: verdictWithout('not-covered', 'The carrier’s power is not known, so no limit can be worked out.'), words: 'Carrier not read yet', notes: answer.notes }
 }
 
-interface ToJudge { reading: Reading; corrected: CorrectedReading; carrier: CarrierForLimit; books: readonly BookLimits[] }
+interface ToJudge { reading: Reading; corrected: CorrectedReading; carrier: CarrierForLimit; books: readonly BookLimits[]; ambient: string[] }
 
 function judgedSlot(step: Step, slot: Slot, of: ToJudge, context: StationContext): SlotResult {
   const { reading, corrected, carrier, books } = of
@@ -72,7 +86,7 @@ function judgedSlot(step: Step, slot: Slot, of: ToJudge, context: StationContext
   const governing = governingOf(each)
   const own = context.yardstick && governing.limit.kind === 'no-figure' ? judge({ rulebook: context.yardstick, limits: limitsOfCarrier(context.yardstick, carrierFacts(step, carrier.powerW), null) }) : null
   return {
-    slot, reading, corrected, limit: governing.limit, verdict: governing.verdict, ratio: governing.ratio, yardstick: own, each, missing: null,
+    slot, reading, corrected, figure: null, limit: governing.limit, verdict: governing.verdict, ratio: governing.ratio, yardstick: own, each, missing: null,
     // Words are made when somebody reads them; slots are judged by the ten thousand.
     get words() {
       return governing.words
@@ -83,15 +97,30 @@ function judgedSlot(step: Step, slot: Slot, of: ToJudge, context: StationContext
   }
 }
 
-function notesOf({ reading, corrected, carrier }: ToJudge, governing: Judged, context: StationContext): string[] {
+function notesOf({ reading, corrected, carrier, ambient }: ToJudge, governing: Judged, context: StationContext): string[] {
   const bandwidth = governing.limit.kind === 'limit' ? bandwidthNote(governing.limit.referenceBandwidthHz, measuredInHz(reading, context)) : null
   return [
     ...corrected.notes,
+    ...ambient,
     ...(carrier.from === 'claim' ? ['The limit is worked out from the claim until the carrier is read.'] : []),
     ...(reading.doubt?.kind === 'coarse-trace' ? [coarseWords(reading)] : []),
     ...(bandwidth ? [bandwidth] : []),
   ]
 }
+
+/** What the ambient sweep showed at the same place: a reading that hardly stands above it is only an upper bound. */
+function besideAmbient(step: Step, slot: Slot, corrected: CorrectedReading, context: StationContext): { corrected: CorrectedReading; notes: string[] } {
+  const ambient = context.reading(step.set.id, step.id, ambientSlotId(slot))
+  const unkeyed = ambient && correctReading(ambient, context)
+  if (!unkeyed || !isCorrected(unkeyed)) return { corrected, notes: [] }
+  const aboveDb = corrected.atInstrumentDbm - unkeyed.atInstrumentDbm
+  if (aboveDb >= WELL_ABOVE_AMBIENT_DB) return { corrected, notes: [`With the radio unkeyed it was ${printDb(aboveDb, 0)} lower: this is the radio’s own.`] }
+  if (aboveDb >= ABOVE_AMBIENT_DB) return { corrected, notes: [`With the radio unkeyed it was only ${printDb(aboveDb)} lower: part of it is not the radio’s.`] }
+  return { corrected: { ...corrected, isUpperBound: true }, notes: [`With the radio unkeyed it was ${printDb(Math.abs(aboveDb))} ${aboveDb < 0 ? 'higher' : 'lower'}: it was there anyway, so the radio’s own is at most this.`] }
+}
+
+const ABOVE_AMBIENT_DB = 3
+const WELL_ABOVE_AMBIENT_DB = 10
 
 /** The rulebook that governs: the gravest verdict of those with a figure; what cannot be judged before what has none. */
 function governingOf(each: readonly Judged[]): Judged {

@@ -1,4 +1,4 @@
-import { readingSchema } from '../../review'
+import { takenSchema } from '../../review'
 import type { Station } from '../contract'
 import { stepChecks } from '../stepChecks'
 import { answerHarmonics, harmonicsQuestions } from './answerHarmonics'
@@ -11,7 +11,8 @@ export const harmonicsStation = Object.freeze({
   version: 1,
   title: 'Harmonics',
   order: 5,
-  readingSchema,
+  readingSchema: takenSchema,
+  optional: false,
   plan: planHarmonics,
   checks: (step, context) => stepChecks(step, context, HIGHEST_HARMONIC),
   evaluate: evaluateHarmonics,

@@ -6,6 +6,7 @@ import type { Slot, Step } from '../contract'
 import type { CorrectedReading } from '../correctReading'
 import type { StationContext } from '../stationContext'
 import { type CarrierForLimit, firstLineCarrier } from './carrierForLimit'
+import { harmonicOf } from './moments'
 
 /** A limit and the verdict against it. */
 export interface Judged {
@@ -46,9 +47,9 @@ export function judgeHarmonic(corrected: CorrectedReading, input: JudgeHarmonicI
   return verdictFor(corrected, best.limit, best.ratio, best.ratio, context)
 }
 
-/** A harmonic as a rulebook sees it. */
+/** A harmonic, or any other spur, as a rulebook sees it. */
 export function emissionOf(slot: Slot): EmissionFacts {
-  return { frequencyHz: slot.frequencyHz, harmonic: Number(slot.id.slice(1)) }
+  return { frequencyHz: slot.frequencyHz, harmonic: harmonicOf(slot.id) }
 }
 
 function ratioBudget(corrected: CorrectedReading, carrier: CarrierForLimit, context: StationContext): Budget {

@@ -43,10 +43,12 @@ function plan(set: RadioSet, chainId: string | null, chainName: string | undefin
     cautions: CAUTIONS,
     keyDownS: KEY_DOWN_S,
     durationS: DURATION_S,
+    thermal: 'any',
+    needsFullSupply: true,
   }))
 }
 
 /** ×1 to ×10 of a carrier: 146.52 MHz gives 293.04, 439.56, 586.08 … */
 export function harmonicSlots(carrierHz: number): Slot[] {
-  return Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => ({ id: `x${index + 1}`, label: `×${index + 1}`, frequencyHz: carrierHz * (index + 1) }))
+  return Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => ({ id: `x${index + 1}`, label: `×${index + 1}`, frequencyHz: carrierHz * (index + 1), measures: 'level' }))
 }

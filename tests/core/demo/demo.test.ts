@@ -5,11 +5,11 @@ import { validateReview } from '#core/review'
 import { stationContext, stations } from '#core/station'
 
 describe('the demo review', () => {
-  const { review, traces } = demoReview()
+  const { review, traces, curves, pictures } = demoReview()
 
   it('passes the schema and is the same every time', () => {
     expect(validateReview(review)).toEqual(review)
-    expect(demoReview()).toEqual({ review, traces })
+    expect(demoReview()).toEqual({ review, traces, curves, pictures })
     expect(demoSetIds()).toHaveLength(6)
   })
 

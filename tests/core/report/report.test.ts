@@ -37,7 +37,7 @@ describe('the report', () => {
 describe('the readings as CSV', () => {
   const lines = readingsCsv(context).trimEnd().split('\r\n')
   it('has a line for every standing reading, with numbers as numbers', () => {
-    expect(lines).toHaveLength(context.review.readings.length + 1)
+    expect(lines).toHaveLength(context.review.readings.length + context.review.figures.length + 1)
     expect(lines.find(line => line.includes('×2'))).toMatch(/,-\d+\.\d+,/)
   })
 })

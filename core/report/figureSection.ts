@@ -1,0 +1,65 @@
+import { printHz, printMhz, printRange, printSigned, printWatts, UNIT_SPACE, wattsFromDbm } from '../quantity'
+import type { RadioSet } from '../review'
+import { CARRIER_POWER_ID, type FigureResult, HARMONICS_ID, isRead, type SlotResult, type StationContext, type StepResult, wantedStations } from '../station'
+import type { ReportBlock, ReportCell } from './model'
+
+/** Every step of the stations besides power and harmonics that something was read at, as tables. */
+export function figureTables(set: RadioSet, context: StationContext): ReportBlock[] {
+  return wantedStations(context).filter(({ id }) => id !== CARRIER_POWER_ID && id !== HARMONICS_ID).flatMap(station =>
+    station.plan(set, context).map(step => station.evaluate(step, context)).filter(result => result.slots.some(isRead)).flatMap(result => tableOf(station.title, result, context)))
+}
+
+function tableOf(title: string, result: StepResult, context: StationContext): ReportBlock[] {
+  const read = result.slots.filter(isRead)
+  const notes = [...new Set(read.flatMap(slot => slot.notes))]
+  const reasons = [...new Set(read.flatMap(slot => slot.each.map(({ limit }) => `${limit.rulebook.title}, ${limit.clause}: ${limit.reason}`)))]
+  const own = context.review.notes.filter(note => note.setId === result.step.set.id && note.stepId === result.step.id).at(-1)
+  return [
+    {
+      kind: 'table', caption: `${title}, ${printMhz(result.step.channel.frequencyHz)}, ${result.step.level.name}`, widths: [24, 14, 14, 12, 14, 22],
+      head: [{ text: 'What' }, { text: 'As read', align: 'right' }, { text: 'Comes to', align: 'right' }, { text: 'Range', align: 'right' }, { text: 'Margin' }, { text: 'Verdict' }],
+      rows: read.map((slot): ReportCell[] => [
+        cell(slot.slot.label), cell(slot.reading?.text ?? slot.figure?.reading.text ?? '', 'right'), cell(valueWords(slot), 'right'), cell(rangeWords(slot), 'right'),
+        slot.verdict.state === 'observation' || slot.verdict.state === 'no-figure' ? cell('') : { kind: 'strip', verdict: slot.verdict }, { kind: 'verdict', verdict: slot.verdict, words: slot.words },
+      ]),
+    },
+    { kind: 'paragraph', quiet: true, text: conditionWords(read) },
+    ...reasons.map((text): ReportBlock => ({ kind: 'paragraph', quiet: true, text })),
+    ...(own ? [{ kind: 'paragraph' as const, text: `Note: ${own.text}` }] : []),
+    ...(notes.length > 0 ? [{ kind: 'list' as const, items: notes }] : []),
+  ]
+}
+
+/** What a slot comes to: power at the socket, or the figure itself. */
+export function valueWords({ corrected, figure }: Pick<SlotResult, 'corrected' | 'figure'>): string {
+  if (corrected) return `${corrected.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(corrected.levelDbm))}`
+  return figure ? `${figure.isUpperBound ? 'at most ' : ''}${figureWords(figure)}` : '–'
+}
+
+function figureWords({ value, unit }: FigureResult): string {
+  if (unit === 'mark') return value ? 'done' : 'not done'
+  return unit === 'Hz' ? printHz(value, 4) : `${printSigned(value, unit === 'V' || unit === 'A' ? 2 : 1).replace(unit === 'dBm' || unit === 'dB' ? '' : '+', '')}${UNIT_SPACE}${unit}`
+}
+
+/** The 95 % range of a slot in its own unit. */
+export function rangeWords({ corrected, figure }: Pick<SlotResult, 'corrected' | 'figure'>): string {
+  if (corrected) return printRange(corrected.budget)
+  if (!figure || figure.budget.contributions.length === 0) return '–'
+  const half = figure.budget.rangeDb * (figure.scale?.perDb ?? 1)
+  return figure.unit === 'Hz' ? `±${printHz(half, 2)}` : `±${half.toPrecision(2)}${UNIT_SPACE}${figure.unit}`
+}
+
+function conditionWords(read: readonly SlotResult[]): string {
+  const taken = read.flatMap(({ reading, figure }) => reading ?? figure?.reading ?? [])
+  const minutes = [...new Set(taken.map(({ at }) => at.slice(0, 16).replace('T', ' ')))].sort()
+  const list = (of: (string | null)[]) => [...new Set(of.filter((one): one is string => !!one))].join(', ')
+  const files = list(taken.map(({ source }) => (source.kind === 'recording' ? `${source.fileName}${source.sha256 ? ` (SHA-256 ${source.sha256.slice(0, 12)}…)` : ''}` : source.kind === 'link' ? source.instrument : null)))
+  return [
+    `Read ${minutes[0]}${minutes.length > 1 ? ` to ${minutes.at(-1)}` : ''} UTC`, list(taken.map(({ supply }) => supply || 'supply not recorded')), list(taken.map(({ ambientC }) => (ambientC === null ? null : `${ambientC} °C`))), list(taken.map(({ who }) => (who ? `by ${who}` : null))),
+    files && `from ${files}`,
+  ].filter(Boolean).join('; ') + '.'
+}
+
+function cell(text: string, align: 'left' | 'right' = 'left'): ReportCell {
+  return { kind: 'text', text, align }
+}
