@@ -11,6 +11,9 @@ export interface ChartPalette {
   outside: string
   outsideWash: string
   notCovered: string
+  insideWash: string
+  closeWash: string
+  track: string
 }
 
 /** Picks the chart's colours out of a Vuetify theme's colour table. */
@@ -18,7 +21,7 @@ export function chartPalette(colors: Record<string, string>): ChartPalette {
   const take = (name: string) => String(colors[name] ?? '#000000')
   return {
     ink: take('ink'), ink2: take('ink-2'), ink3: take('ink-3'), line: take('line'), sheet: take('surface'), spruce: take('primary'),
-    inside: take('inside'), close: take('close'), outside: take('outside'), outsideWash: take('outside-wash'), notCovered: take('not-covered'),
+    inside: take('inside'), close: take('close'), outside: take('outside'), outsideWash: take('outside-wash'), notCovered: take('not-covered'), insideWash: take('inside-wash'), closeWash: take('close-wash'), track: take('track'),
   }
 }
 

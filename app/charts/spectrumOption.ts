@@ -66,7 +66,7 @@ interface SlotLimit { harmonic: number; dbm: number }
 function slotLimits(slots: readonly SlotResult[]): SlotLimit[] {
   return slots.flatMap(({ slot, limit, yardstick }) => {
     const shown = yardstick?.limit ?? limit
-    return slot.id !== 'x1' && shown?.kind === 'limit' ? [{ harmonic: Number(slot.id.slice(1)), dbm: shown.limitDbm }] : []
+    return /^x([2-9]|10)$/.test(slot.id) && shown?.kind === 'limit' ? [{ harmonic: Number(slot.id.slice(1)), dbm: shown.limitDbm }] : []
   })
 }
 

@@ -46,7 +46,7 @@ export function buildStaircase(input: StaircaseInput): StaircaseDrawing {
   const carrier = levelStairsFromWatts(chain, instrument, { powerW, frequencyHz: carrierHz })
   const harmonic = limitDbm === null || instrument?.kind !== 'spectrum-analyser' ? null : levelStairs(chain, instrument, { startDbm: limitDbm, frequencyHz: harmonicHz(carrierHz, instrument) })
   const columnWidth = width / (chain.parts.length + 2)
-  const levels = [carrier.startDbm, carrier.atInstrumentDbm, harmonic?.startDbm, harmonic?.atInstrumentDbm, ...(instrument?.kind === 'spectrum-analyser' ? [instrument.floorDbm - 8, instrument.damageDbm + 8] : [instrument ? dbmFromWatts(instrument.maxInputW) + 4 : null])]
+  const levels = [carrier.startDbm, carrier.atInstrumentDbm, harmonic?.startDbm, harmonic?.atInstrumentDbm, ...(instrument?.kind === 'power-meter' ? [dbmFromWatts(instrument.maxInputW) + 4] : instrument ? [(instrument.kind === 'receiver' ? instrument.overloadDbm - 60 : instrument.floorDbm) - 8, instrument.damageDbm + 8] : [null])]
     .filter((level): level is number => level !== null && level !== undefined && Number.isFinite(level))
   const highest = Math.ceil((Math.max(...levels) + 2) / 20) * 20
   const lowest = Math.floor((Math.min(...levels) - 2) / 20) * 20
@@ -93,7 +93,8 @@ function zones(instrument: Instrument | undefined, layout: { x: number; width: n
     const mostDbm = dbmFromWatts(instrument.maxInputW)
     return [zone('damage', `damage above ${instrument.maxInputW} W`, highest, mostDbm), zone('well', 'reads well', mostDbm, lowest)]
   }
-  const { damageDbm, overloadDbm, floorDbm } = instrument
+  const { damageDbm, overloadDbm } = instrument
+  const floorDbm = instrument.kind === 'spectrum-analyser' ? instrument.floorDbm : lowest
   return [
     zone('damage', `damage above ${printSigned(damageDbm, 0)}`, highest, damageDbm),
     zone('overload', 'overload', damageDbm, overloadDbm),

@@ -1,5 +1,5 @@
 import type { Reading } from '#core/review'
-import { type Calibration, type Chain, type Instrument, libraryPart, newChain, newPart, newPowerMeter, newSpectrumAnalyser, type Part, type PartKind, standingCalibration } from '#core/chain'
+import { type Calibration, type Chain, type Instrument, libraryPart, newChain, newPart, newPowerMeter, newReceiver, newSpectrumAnalyser, type Part, type PartKind, standingCalibration } from '#core/chain'
 
 /** Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves its figures. */
 export function useBenchEdits() {
@@ -114,7 +114,7 @@ export function useBenchEdits() {
 
   function addInstrument(kind: Instrument['kind']): string {
     const id = crypto.randomUUID()
-    store.change('an instrument added', draft => void draft.instruments.push(kind === 'power-meter' ? newPowerMeter(id) : newSpectrumAnalyser(id)))
+    store.change('an instrument added', draft => void draft.instruments.push(kind === 'power-meter' ? newPowerMeter(id) : kind === 'receiver' ? newReceiver(id) : newSpectrumAnalyser(id)))
     return id
   }
 

@@ -8,19 +8,24 @@ export function useCurrentChecks() {
   const ui = useUiStore()
   const { set, stepId } = useReviewRoute()
 
-  const checks = computed<BenchCheck[]>(() => {
+  const here = computed(() => route.path.split('/').at(-1))
+  const station = computed(() => stations.find(({ id }) => id === here.value) ?? null)
+
+  /** The step in hand; null away from the stations. */
+  const step = computed<Step | null>(() => {
     const context = store.context
-    const radio = set.value
-    if (!context || !radio) return []
-    const here = route.path.split('/').at(-1)
-    const station = stations.find(({ id }) => id === here)
-    if (!station) return here === 'bench' ? ui.benchChecks : []
-    const steps = station.plan(radio, context)
-    const step = steps.find(({ id }) => id === stepId.value) ?? firstOpen(steps, context) ?? steps[0]
-    return step ? station.checks(step, context) : []
+    if (!context || !set.value || !station.value) return null
+    const steps = station.value.plan(set.value, context)
+    return steps.find(({ id }) => id === stepId.value) ?? firstOpen(steps, context) ?? steps[0] ?? null
   })
 
-  return { checks }
+  const checks = computed<BenchCheck[]>(() => {
+    if (!store.context || !set.value) return []
+    if (!station.value) return here.value === 'bench' ? ui.benchChecks : []
+    return step.value ? station.value.checks(step.value, store.context) : []
+  })
+
+  return { checks, step }
 }
 
 /** The first step with a reading still open; undefined when all are in. */

@@ -1,14 +1,30 @@
 import { tinykeys, type KeyBindingMap } from 'tinykeys'
 import { isTyping } from '~/keys/isTyping'
 
-/** Binds keys while the component lives. Plain keys are silent while the person types. */
+/** A plain key within this time after G belongs to “go to”, ms. */
+const GO_MS = 1000
+
+let wentAt = -Infinity
+
+/** Binds keys while the component lives. Plain keys are silent while the person types, and right after G. */
 export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>): void {
   const guarded: KeyBindingMap = Object.fromEntries(Object.entries(bindings).map(([keys, run]) => [keys, (event: KeyboardEvent) => {
     if (isTyping(event) && !keys.includes('$mod')) return
+    const sequence = keys.includes(' ')
+    if (!sequence && event.timeStamp - wentAt < GO_MS && /^[a-z]$/i.test(keys)) return
+    if (sequence) wentAt = -Infinity
     run(event)
   }]))
   onMounted(() => {
     const stop = tinykeys(window, guarded)
-    onBeforeUnmount(stop)
+    window.addEventListener('keydown', noteGo, true)
+    onBeforeUnmount(() => {
+      stop()
+      window.removeEventListener('keydown', noteGo, true)
+    })
   })
+}
+
+function noteGo(event: KeyboardEvent): void {
+  if (event.key.toLowerCase() === 'g' && !event.ctrlKey && !event.metaKey && !isTyping(event)) wentAt = event.timeStamp
 }

@@ -9,8 +9,11 @@ export function useTraceFiles() {
   const fileName = ref('')
   const busy = ref(false)
 
-  async function bringIn(picked: File | undefined | null): Promise<void> {
+  let last: File | null = null
+
+  async function bringIn(picked: File | undefined | null, levelColumn?: number): Promise<void> {
     if (!picked) return
+    last = picked
     if (picked.size > MAX_TRACE_BYTES) {
       ui.sayProblem(`“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`)
       return
@@ -18,7 +21,7 @@ export function useTraceFiles() {
     busy.value = true
     try {
       const bytes = await picked.arrayBuffer()
-      file.value = await askTraceWorker(worker => worker.read(bytes, picked.name))
+      file.value = await askTraceWorker(worker => worker.read(bytes, picked.name, levelColumn))
       fileName.value = picked.name
     }
     catch (error) {
@@ -27,9 +30,12 @@ export function useTraceFiles() {
     busy.value = false
   }
 
+  /** The same file with another column of levels. */
+  const useColumn = (levelColumn: number) => bringIn(last, levelColumn)
+
   function drop(): void {
     file.value = null
   }
 
-  return { file, fileName, busy, bringIn, drop }
+  return { file, fileName, busy, bringIn, useColumn, drop }
 }

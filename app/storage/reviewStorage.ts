@@ -1,6 +1,6 @@
 import localforage from 'localforage'
 import { CoreError } from '#core/errors'
-import type { Reading, Review, TracePoints } from '#core/review'
+import type { CurvePoints, Reading, Review, TracePoints } from '#core/review'
 
 /** The schemas are large, and the shelf can be shown without them. */
 const reviewCore = () => import('#core/review')
@@ -34,6 +34,8 @@ const store = localforage.createInstance({ name: 'rigorous-meter', storeName: 'r
 const headKey = (id: string) => `head:${id}`
 const readingsKey = (id: string) => `readings:${id}`
 const traceKey = (id: string, traceId: string) => `trace:${id}:${traceId}`
+const curveKey = (id: string, curveId: string) => `curve:${id}:${curveId}`
+const pictureKey = (id: string, pictureId: string) => `picture:${id}:${pictureId}`
 const journalKey = (id: string) => `rigorous-meter:journal:${id}`
 
 /** A failed write, in plain words. */
@@ -95,10 +97,10 @@ export async function saveReview(review: Review): Promise<void> {
   dropJournal(review)
 }
 
-/** Takes a review and all its traces off the shelf. */
+/** Takes a review with its traces, curves and pictures off the shelf. */
 export async function removeReview(id: string): Promise<void> {
   localStorage.removeItem(journalKey(id))
-  const keys = (await store.keys()).filter(key => key === headKey(id) || key === readingsKey(id) || key.startsWith(`trace:${id}:`))
+  const keys = (await store.keys()).filter(key => key === headKey(id) || key === readingsKey(id) || ['trace', 'curve', 'picture'].some(kind => key.startsWith(`${kind}:${id}:`)))
   await write(() => Promise.all(keys.map(key => store.removeItem(key))))
 }
 
@@ -111,6 +113,25 @@ export async function saveTrace(reviewId: string, traceId: string, points: Trace
 export async function loadTrace(reviewId: string, traceId: string): Promise<TracePoints | null> {
   const record = await store.getItem<TraceRecord>(traceKey(reviewId, traceId))
   return record && { frequenciesHz: record.frequenciesHz, levelsDbm: record.levelsDbm }
+}
+
+export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
+  await write(() => store.setItem<CurvePoints>(curveKey(reviewId, curveId), points))
+}
+
+/** Points of a curve; null when they are not there. */
+export async function loadCurve(reviewId: string, curveId: string): Promise<CurvePoints | null> {
+  return store.getItem<CurvePoints>(curveKey(reviewId, curveId))
+}
+
+/** Keeps a picture as a data URL. */
+export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
+  await write(() => store.setItem<string>(pictureKey(reviewId, pictureId), dataUrl))
+}
+
+/** A picture as a data URL; null when it is not there. */
+export async function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
+  return store.getItem<string>(pictureKey(reviewId, pictureId))
 }
 
 function writeJournal(review: Review): void {

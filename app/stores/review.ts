@@ -1,7 +1,7 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
-import type { Review, TracePoints } from '#core/review'
+import type { CurvePoints, Review, TracePoints } from '#core/review'
 import { createSharedWork, stationContext } from '#core/station'
-import { loadReview, loadTrace, saveReview, saveTrace } from '~/storage/reviewStorage'
+import { loadCurve, loadPicture, loadReview, loadTrace, saveCurve, savePicture, saveReview, saveTrace } from '~/storage/reviewStorage'
 import { lockReview, type LockState, type ReviewLock } from '~/storage/reviewLock'
 
 enablePatches()
@@ -149,5 +149,22 @@ export const useReviewStore = defineStore('review', () => {
     return found
   }
 
-  return { review, missing, problem, lockState, readOnly, saveState, context, shared, canUndo, canRedo, traces, open, close, takeOver, change, undo, redo, keepTrace, tracePoints }
+  /** Keeps the points of a curve; its head goes into the review with the figures it belongs to. */
+  async function keepCurve(curveId: string, points: CurvePoints): Promise<void> {
+    if (review.value) await saveCurve(review.value.id, curveId, points)
+  }
+
+  async function curvePoints(curveId: string): Promise<CurvePoints | null> {
+    return review.value ? loadCurve(review.value.id, curveId) : null
+  }
+
+  async function keepPicture(pictureId: string, dataUrl: string): Promise<void> {
+    if (review.value) await savePicture(review.value.id, pictureId, dataUrl)
+  }
+
+  async function picture(pictureId: string): Promise<string | null> {
+    return review.value ? loadPicture(review.value.id, pictureId) : null
+  }
+
+  return { keepCurve, curvePoints, keepPicture, picture, review, missing, problem, lockState, readOnly, saveState, context, shared, canUndo, canRedo, traces, open, close, takeOver, change, undo, redo, keepTrace, tracePoints }
 })

@@ -1,5 +1,5 @@
 import type { ReviewBundle } from '#core/review'
-import { listReviews, loadReview, loadTrace, removeReview, type ReviewHead, saveReview, saveTrace } from '~/storage/reviewStorage'
+import { listReviews, loadCurve, loadPicture, loadReview, loadTrace, removeReview, type ReviewHead, saveCurve, savePicture, saveReview, saveTrace } from '~/storage/reviewStorage'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
@@ -37,6 +37,8 @@ export const useShelfStore = defineStore('shelf', () => {
 
   async function put(bundle: ReviewBundle): Promise<void> {
     for (const [id, points] of bundle.traces) await saveTrace(bundle.review.id, id, points)
+    for (const [id, points] of bundle.curves) await saveCurve(bundle.review.id, id, points)
+    for (const [id, dataUrl] of bundle.pictures) await savePicture(bundle.review.id, id, dataUrl)
     await saveReview(bundle.review)
     await refresh()
   }
@@ -60,12 +62,8 @@ export const useShelfStore = defineStore('shelf', () => {
   async function bundleOf(id: string): Promise<ReviewBundle | null> {
     const review = await loadReview(id)
     if (!review) return null
-    const traces: ReviewBundle['traces'] = new Map()
-    for (const head of review.traces) {
-      const points = await loadTrace(id, head.id)
-      if (points) traces.set(head.id, points)
-    }
-    return { review, traces }
+    const [traces, curves, pictures] = await Promise.all([found(review.traces, head => loadTrace(id, head)), found(review.curves, head => loadCurve(id, head)), found(review.pictures, head => loadPicture(id, head))])
+    return { review, traces, curves, pictures }
   }
 
   async function remove(id: string): Promise<void> {
@@ -75,3 +73,13 @@ export const useShelfStore = defineStore('shelf', () => {
 
   return { heads, loaded, refresh, start, putDemo, putDemoOnce, put, readFile, isOnShelf, asCopy, bundleOf, remove }
 })
+
+/** Records that belong to a list of heads, by id; those that are not there are left out. */
+async function found<T>(heads: readonly { id: string }[], load: (id: string) => Promise<T | null>): Promise<Map<string, T>> {
+  const records = new Map<string, T>()
+  for (const { id } of heads) {
+    const record = await load(id)
+    if (record !== null) records.set(id, record)
+  }
+  return records
+}

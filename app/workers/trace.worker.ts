@@ -1,11 +1,13 @@
 import { expose, transfer } from 'comlink'
 import { CoreError } from '#core/errors'
-import { parseTraceCsv, thinTrace, tracePeaks, type TracePeaks, type TracePeaksInput } from '#core/format'
+import { parseTraceCsv, thinTrace, tracePeaks, type TracePeaks, type TracePeaksInput, type TraceSpur, traceSpurs, type TraceSpursInput } from '#core/format'
 import type { TracePoints } from '#core/review'
 
 /** A trace file as the page needs it: all points to keep, few to draw. */
 export interface TraceFileRead extends TracePoints {
   resolutionBandwidthHz: number | null
+  levelColumns: { index: number; name: string }[]
+  levelColumn: number
   understood: string[]
   sha256: string
 }
@@ -35,9 +37,9 @@ async function answer<T>(run: () => Promise<T> | T): Promise<TraceAnswer<T>> {
 }
 
 const api = {
-  async read(bytes: ArrayBuffer, fileName: string): Promise<TraceAnswer<TraceFileRead>> {
+  async read(bytes: ArrayBuffer, fileName: string, levelColumn?: number): Promise<TraceAnswer<TraceFileRead>> {
     const read = await answer(async () => {
-      const parsed = parseTraceCsv(decode(bytes), fileName)
+      const parsed = parseTraceCsv(decode(bytes), fileName, { levelColumn })
       const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
       return { ...parsed, sha256: [...digest].map(byte => byte.toString(16).padStart(2, '0')).join('') }
     })
@@ -45,6 +47,9 @@ const api = {
   },
   peaks(points: TracePoints, input: TracePeaksInput): Promise<TraceAnswer<TracePeaks>> {
     return answer(() => tracePeaks(points, input))
+  },
+  spurs(points: TracePoints, input: TraceSpursInput): Promise<TraceAnswer<TraceSpur[]>> {
+    return answer(() => traceSpurs(points, input))
   },
   thin(points: TracePoints, buckets: number): Promise<TraceAnswer<TracePoints>> {
     return answer(() => thinTrace(points, buckets))

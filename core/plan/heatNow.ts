@@ -39,14 +39,14 @@ export function heatNow(of: { set: RadioSet; chainId: string | null; frequencyHz
 function partHeatNow({ part, heatW }: Pick<Stair, 'part' | 'heatW'>, of: { downs: readonly KeyDown[]; now: number; powerW: number; conditions: HeatConditions }): Heat[] {
   const { downs, now, powerW, conditions } = of
   if (heatW === null || part.ratingW === null || heatW <= 0) return []
-  const { ratingW, averagingS } = partHeat(part, heatW, conditions)
+  const { ratingW, averagingS, mayBeKeyedS } = partHeat(part, heatW, conditions)
   const budgetJ = (ratingW ?? 0) * averagingS
-  if (budgetJ <= 0) return [{ id: part.id, name: part.name, share: Infinity, leftS: 0, restS: Infinity }]
+  if (budgetJ <= 0 || mayBeKeyedS === 0) return [{ id: part.id, name: part.name, share: Infinity, leftS: 0, restS: Infinity }]
   const share = heatW / powerW
   const windows = downs.flatMap(down => recent(down, now, averagingS).map(span => ({ ...span, watts: down.powerW * share })))
   const takenJ = windows.reduce((sum, { seconds, watts }) => sum + seconds * watts, 0)
   const continuous = heatW <= ratingW!
-  return [{ id: part.id, name: part.name, share: takenJ / budgetJ, leftS: continuous ? averagingS : Math.max(0, (budgetJ - takenJ) / heatW), restS: continuous ? 0 : windows.reduce((latest, { endedAgoS }) => Math.max(latest, averagingS - endedAgoS), 0) }]
+  return [{ id: part.id, name: part.name, share: takenJ / budgetJ, leftS: continuous ? Infinity : Math.max(0, (budgetJ - takenJ) / heatW), restS: continuous ? 0 : windows.reduce((latest, { endedAgoS }) => Math.max(latest, averagingS - endedAgoS), 0) }]
 }
 
 /** The part of a key-down that lies within a time before now. */

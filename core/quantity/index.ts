@@ -13,3 +13,4 @@ export {
   MINUS, UNIT_SPACE, printNumber, printSigned, printDbm, printDb, printHz, printMargin, printMarginIn, printPlusMinus, printRange, printWatts, printClaimW,
   printDbmAsWatts, printMhzFigure, printMhz, printFrequencyShort,
 } from './print'
+export { parseFigure, printFigure, type FigureRead, type ParseFigureOptions } from './parseFigure'

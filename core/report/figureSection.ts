@@ -1,6 +1,6 @@
-import { printHz, printMhz, printRange, printSigned, printWatts, UNIT_SPACE, wattsFromDbm } from '../quantity'
+import { printMhz } from '../quantity'
 import type { RadioSet } from '../review'
-import { CARRIER_POWER_ID, type FigureResult, HARMONICS_ID, isRead, type SlotResult, type StationContext, type StepResult, wantedStations } from '../station'
+import { CARRIER_POWER_ID, HARMONICS_ID, isRead, rangeWords, type SlotResult, type StationContext, type StepResult, valueWords, wantedStations } from '../station'
 import type { ReportBlock, ReportCell } from './model'
 
 /** Every step of the stations besides power and harmonics that something was read at, as tables. */
@@ -28,25 +28,6 @@ function tableOf(title: string, result: StepResult, context: StationContext): Re
     ...(own ? [{ kind: 'paragraph' as const, text: `Note: ${own.text}` }] : []),
     ...(notes.length > 0 ? [{ kind: 'list' as const, items: notes }] : []),
   ]
-}
-
-/** What a slot comes to: power at the socket, or the figure itself. */
-export function valueWords({ corrected, figure }: Pick<SlotResult, 'corrected' | 'figure'>): string {
-  if (corrected) return `${corrected.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(corrected.levelDbm))}`
-  return figure ? `${figure.isUpperBound ? 'at most ' : ''}${figureWords(figure)}` : '–'
-}
-
-function figureWords({ value, unit }: FigureResult): string {
-  if (unit === 'mark') return value ? 'done' : 'not done'
-  return unit === 'Hz' ? printHz(value, 4) : `${printSigned(value, unit === 'V' || unit === 'A' ? 2 : 1).replace(unit === 'dBm' || unit === 'dB' ? '' : '+', '')}${UNIT_SPACE}${unit}`
-}
-
-/** The 95 % range of a slot in its own unit. */
-export function rangeWords({ corrected, figure }: Pick<SlotResult, 'corrected' | 'figure'>): string {
-  if (corrected) return printRange(corrected.budget)
-  if (!figure || figure.budget.contributions.length === 0) return '–'
-  const half = figure.budget.rangeDb * (figure.scale?.perDb ?? 1)
-  return figure.unit === 'Hz' ? `±${printHz(half, 2)}` : `±${half.toPrecision(2)}${UNIT_SPACE}${figure.unit}`
 }
 
 function conditionWords(read: readonly SlotResult[]): string {

@@ -22,3 +22,4 @@ export { ADJACENT_FILTER_HZ, adjacentChannelPower, adjacentFilterHz, type Adjace
 export { againstPepDb, PEP_ABOVE_MEAN_DB, TONE_BELOW_PEP_DB, twoTone, type ImdLine, type TwoTone } from './measure/twoTone'
 export { concludeAnalysis, gatherStretch, sizeFor, stretchesOf, type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, type Wanted } from './analyse'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
+export { spectrumCurve, type SpectrumCurve } from './curves'

@@ -2,3 +2,4 @@ export { drawPartErrors, gaussian, levelAtInstrument, type PartErrors } from './
 export { displayedDbm, displayedMeterDbm, displayedW, drawAnalyser, type TrueAnalyser } from './simulatedDisplay'
 export { seededRandom } from './seededRandom'
 export { simulatedFm, simulatedFmSource, simulatedLines, simulatedNoise, type SimulatedFm, type SimulatedLine, type SimulatedTone } from './simulatedRecording'
+export { simulatedMeterLog } from './simulatedMeterLog'

@@ -1,3 +1,4 @@
+import { limitWords } from '#core/station'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
@@ -140,7 +141,7 @@ describe('WhyPanel', () => {
   it('tells what governs, what the others would have asked, each rulebook, and how probable it is', () => {
     const carrier = { frequencyHz: 146.52e6, powerW: 5 }
     const each = ['us-amateur', 'itu-spurious'].map(id => ({ limit: evaluateLimit(rulebookById(id), carrier), verdict: verdict(), words: 'Inside by 15.5' }))
-    const panel = mount(WhyPanel, { props: { limit: each[0]!.limit, carrierWords: 'as read', each, probability: 0.767 }, global: { components: { VerdictMark, VerdictWord } } })
+    const panel = mount(WhyPanel, { props: { limit: each[0]!.limit, title: limitWords(each[0]!.limit), carrierWords: 'as read', each, probability: 0.767 }, global: { components: { VerdictMark, VerdictWord } } })
     expect(panel.find('h2').text()).toContain('Why −16.0')
     expect(panel.findAll('tbody tr').map(row => row.classes().includes('governs'))).toEqual([true, false, false])
     expect(panel.text()).toContain('76.7 %')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Instrument, PowerMeter, SpectrumAnalyser } from '#core/chain'
+import type { Instrument, PowerMeter, Receiver, SpectrumAnalyser } from '#core/chain'
 
 const { instrument, locked } = defineProps<{ instrument: Instrument; locked: boolean }>()
 const emit = defineEmits<{ change: [label: string, recipe: (draft: Instrument) => void]; duplicate: []; remove: [] }>()
@@ -11,6 +11,12 @@ function meter(label: string, recipe: (draft: PowerMeter) => void): void {
   emit('change', label, draft => draft.kind === 'power-meter' && recipe(draft))
 }
 
+const KINDS: Record<Instrument['kind'], string> = { 'power-meter': 'power meter', 'spectrum-analyser': 'spectrum analyser', 'receiver': 'receiver or monitor: modulation, frequency, recordings' }
+
+function receiver(label: string, recipe: (draft: Receiver) => void): void {
+  emit('change', label, draft => draft.kind === 'receiver' && recipe(draft))
+}
+
 function analyser(label: string, recipe: (draft: SpectrumAnalyser) => void): void {
   emit('change', label, draft => draft.kind === 'spectrum-analyser' && recipe(draft))
 }
@@ -19,7 +25,7 @@ function analyser(label: string, recipe: (draft: SpectrumAnalyser) => void): voi
 <template>
   <section class="sheet editor" :aria-label="`Instrument: ${instrument.name}`">
     <div class="spread">
-      <h2>{{ instrument.name }} <span class="quiet small">{{ instrument.kind === 'power-meter' ? 'power meter' : 'spectrum analyser' }}</span></h2>
+      <h2>{{ instrument.name }} <span class="quiet small">{{ KINDS[instrument.kind] }}</span></h2>
       <div class="row">
         <VBtn size="small" variant="outlined" :disabled="locked" @click="emit('duplicate')">Duplicate</VBtn>
         <VBtn size="small" variant="outlined" :disabled="locked" @click="emit('remove')">Remove</VBtn>
@@ -39,6 +45,12 @@ function analyser(label: string, recipe: (draft: SpectrumAnalyser) => void): voi
         <NumberField :model-value="instrument.resolution" label="Last digit" unit="W" :min="0" :max="1000" :disabled="locked" @update:model-value="value => meter('a resolution', draft => { draft.resolution = value ?? 0 })" />
         <VSelect :model-value="instrument.inLine" :items="WAYS" label="How it sits" :disabled="locked" @update:model-value="value => meter('how a meter sits', draft => { draft.inLine = value as boolean })" />
       </template>
+      <template v-else-if="instrument.kind === 'receiver'">
+        <NumberField :model-value="instrument.damageDbm" label="Damage above" unit="dBm" :min="-100" :max="100" :disabled="locked" @update:model-value="value => receiver('a damage level', draft => { draft.damageDbm = value ?? draft.damageDbm })" />
+        <NumberField :model-value="instrument.overloadDbm" label="Overload above" unit="dBm" :min="-100" :max="100" :disabled="locked" @update:model-value="value => receiver('an overload level', draft => { draft.overloadDbm = value ?? draft.overloadDbm })" />
+        <NumberField :model-value="instrument.deviationPercent" label="Deviation known to ±" unit="%" :min="0" :max="100" :disabled="locked" @update:model-value="value => receiver('an accuracy', draft => { draft.deviationPercent = value ?? 0; draft.assumed = false })" />
+        <NumberField :model-value="instrument.ratioDb" label="Ratios known to ±" unit="dB" :min="0" :max="60" :disabled="locked" @update:model-value="value => receiver('an accuracy', draft => { draft.ratioDb = value ?? 0; draft.assumed = false })" />
+      </template>
       <template v-else>
         <NumberField :model-value="instrument.damageDbm" label="Damage above" unit="dBm" :min="-100" :max="100" :disabled="locked" @update:model-value="value => analyser('a damage level', draft => { draft.damageDbm = value ?? draft.damageDbm })" />
         <NumberField :model-value="instrument.overloadDbm" label="Overload above" unit="dBm" :min="-100" :max="100" :disabled="locked" @update:model-value="value => analyser('an overload level', draft => { draft.overloadDbm = value ?? draft.overloadDbm })" />
@@ -49,6 +61,7 @@ function analyser(label: string, recipe: (draft: SpectrumAnalyser) => void): voi
         <NumberField :model-value="instrument.amplitudeAccuracyDb" label="Amplitude accuracy ±" unit="dB" :min="0" :max="60" :disabled="locked" @update:model-value="value => analyser('an accuracy', draft => { draft.amplitudeAccuracyDb = value ?? 0; draft.assumed = false })" />
         <NumberField :model-value="instrument.resolution" label="Last digit" unit="dB" :min="0" :max="20" :disabled="locked" @update:model-value="value => analyser('a resolution', draft => { draft.resolution = value ?? 0 })" />
       </template>
+      <NumberField v-if="instrument.kind !== 'power-meter'" :model-value="instrument.referencePpm" label="Frequency reference ±" unit="ppm" :min="0" :max="1000" optional empty-words="not stated" :disabled="locked" @update:model-value="value => emit('change', 'a frequency reference', draft => { draft.referencePpm = value })" />
     </div>
     <p v-if="instrument.assumed" class="small quiet">This accuracy is a typical figure for such an instrument; the report says it is assumed until you give your own.</p>
   </section>

@@ -1,40 +1,51 @@
 <script setup lang="ts">
-import type { HarmonicPeak, TracePeaks } from '#core/format'
-import { HIGHEST_HARMONIC } from '#core/station'
+import type { HarmonicPeak, TracePeaks, TraceSpur } from '#core/format'
+import type { Band } from '#core/review'
+import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS, necessaryBandwidthHz } from '#core/station'
 import { printDbm, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import type { TraceFileRead } from '~/workers/trace.worker'
 import { askTraceWorker } from '~/workers/traceWorker'
 
 /** What a trace file holds, to be looked at before it fills the table. */
-const { file, fileName, carrierHz, rbwOfInstrumentHz } = defineProps<{ file: TraceFileRead | null; fileName: string; carrierHz: number; rbwOfInstrumentHz: number | null }>()
-const emit = defineEmits<{ close: []; take: [value: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[] }] }>()
+const { file: given, fileName, carrierHz, rbwOfInstrumentHz, band } = defineProps<{ band: Band; file: TraceFileRead | null; fileName: string; carrierHz: number; rbwOfInstrumentHz: number | null }>()
+const emit = defineEmits<{ close: []; take: [value: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[]; spurs: TraceSpur[]; moment: Moment }]; column: [index: number] }>()
+
+const file = computed(() => given)
 
 const resolutionBandwidthHz = ref<number | null>(null)
 const keepsHighest = ref(false)
 const found = shallowRef<TracePeaks | null>(null)
+const spurs = shallowRef<TraceSpur[]>([])
+const wanted = ref<number[]>([])
+const moment = ref<Moment>('settled')
 const ui = useUiStore()
 
-watch(() => file, (now) => {
+watch(file, (now) => {
   resolutionBandwidthHz.value = now?.resolutionBandwidthHz ?? null
   keepsHighest.value = false
   found.value = null
+  moment.value = 'settled'
 })
-watch([() => file, resolutionBandwidthHz, keepsHighest], async () => {
-  if (!file) return
+watch([file, resolutionBandwidthHz, keepsHighest], async () => {
+  const now = file.value
+  if (!now) return
   try {
-    found.value = await askTraceWorker(worker => worker.peaks({ frequenciesHz: file.frequenciesHz, levelsDbm: file.levelsDbm }, {
-      carrierHz, highestHarmonic: HIGHEST_HARMONIC, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value,
-    }))
+    const points = { frequenciesHz: now.frequenciesHz, levelsDbm: now.levelsDbm }
+    const peaks = await askTraceWorker(worker => worker.peaks(points, { carrierHz, highestHarmonic: HIGHEST_HARMONIC, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value }))
+    spurs.value = await askTraceWorker(worker => worker.spurs(points, { carrierHz, necessaryBandwidthHz: necessaryBandwidthHz(band), resolutionBandwidthHz: resolutionBandwidthHz.value, floorDbm: peaks.floorDbm, highestHarmonic: HIGHEST_HARMONIC }))
+    wanted.value = spurs.value.map(({ frequencyHz }) => frequencyHz)
+    found.value = peaks
   }
   catch (error) {
     ui.sayProblem(error)
   }
 }, { immediate: true })
 
+const count = computed(() => chosen.value.length + wanted.value.length)
 const chosen = computed(() => found.value?.peaks.filter(({ peak }) => peak !== null) ?? [])
 
 function take(): void {
-  if (found.value) emit('take', { peaks: found.value, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value, chosen: chosen.value })
+  if (found.value) emit('take', { peaks: found.value, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value, chosen: chosen.value.filter(({ harmonic }) => moment.value === 'settled' || harmonic > 1), spurs: spurs.value.filter(({ frequencyHz }) => wanted.value.includes(frequencyHz)), moment: moment.value })
 }
 </script>
 
@@ -48,6 +59,10 @@ function take(): void {
         <VBtn v-if="rbwOfInstrumentHz !== null && resolutionBandwidthHz !== rbwOfInstrumentHz" variant="outlined" size="small" @click="resolutionBandwidthHz = rbwOfInstrumentHz">Take the instrument’s {{ printFrequencyShort(rbwOfInstrumentHz) }}</VBtn>
         <VCheckbox v-model="keepsHighest" label="Each point is the highest level since the one before (peak detector)" />
       </div>
+      <div class="settings">
+        <VSelect v-model="moment" :items="MOMENTS.map(value => ({ value, title: MOMENT_TITLES[value] }))" label="Taken" />
+        <VSelect v-if="file && file.levelColumns.length > 1" :model-value="file.levelColumn" :items="file.levelColumns.map(({ index, name }) => ({ value: index, title: name }))" label="Column of levels" @update:model-value="value => emit('column', value)" />
+      </div>
       <div class="scroll">
         <table class="plain">
           <thead><tr><th>×</th><th class="right">MHz</th><th class="right">Peak, dBm</th><th>Remark</th></tr></thead>
@@ -59,10 +74,14 @@ function take(): void {
             </tr>
           </tbody>
         </table>
+        <template v-if="spurs.length">
+          <h3>Other spurs, outside ±{{ printFrequencyShort(2.5 * necessaryBandwidthHz(band)) }} of the carrier</h3>
+          <ul class="spurs"><li v-for="spur in spurs" :key="spur.frequencyHz"><VCheckbox v-model="wanted" :value="spur.frequencyHz" :label="`${printMhzFigure(spur.frequencyHz)} MHz, ${printDbm(spur.levelDbm)} at the instrument, ${spur.aboveFloorDb.toFixed(0)} dB above the noise`" /></li></ul>
+        </template>
       </div>
       <div class="row end">
         <VBtn variant="text" @click="emit('close')">Leave it</VBtn>
-        <VBtn color="primary" :disabled="chosen.length === 0" @click="take">Fill the table with {{ chosen.length }} {{ chosen.length === 1 ? 'peak' : 'peaks' }}</VBtn>
+        <VBtn color="primary" :disabled="chosen.length === 0" @click="take">Fill the table with {{ count }} {{ count === 1 ? 'peak' : 'peaks' }}</VBtn>
       </div>
     </VCard>
   </VDialog>
@@ -77,4 +96,6 @@ function take(): void {
 .plain td { padding: 4px 8px; }
 .doubt { color: var(--close); }
 .end { justify-content: flex-end; }
+.spurs { list-style: none; margin: 0; padding: 0; }
+h3 { margin-top: 8px; }
 </style>

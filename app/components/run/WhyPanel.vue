@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { printDbm, printWatts, wattsFromDbm } from '#core/quantity'
-import type { LimitAnswer } from '#core/rules'
-import type { JudgedBy } from '#core/station'
+import { printDbm } from '#core/quantity'
+import { type AnyLimit, type JudgedBy, limitShort } from '#core/station'
 
 /** Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook where there are several. */
-const { limit, carrierWords, each, probability, about = 'harmonic' } = defineProps<{ limit: LimitAnswer; carrierWords: string; each: readonly JudgedBy[]; probability: number | null; about?: 'harmonic' | 'carrier' }>()
+const { limit, title, carrierWords, each, probability, about = 'harmonic' } = defineProps<{ limit: AnyLimit; title: string; carrierWords: string; each: readonly JudgedBy[]; probability: number | null; about?: 'harmonic' | 'carrier' }>()
 
 const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
-const title = computed(() => limit.kind === 'limit' ? (about === 'carrier' ? `Allowed: ${printWatts(wattsFromDbm(limit.limitDbm))}` : `Why ${printDbm(limit.limitDbm)}`) : limit.kind === 'no-figure' ? 'Why no figure' : 'Why it cannot be judged yet')
 const percent = computed(() => {
   if (probability === null) return null
   const shown = Math.min(99.9, Math.max(0.1, 100 * probability))
@@ -28,10 +26,10 @@ const percent = computed(() => {
     <template v-if="each.length > 1">
       <h3>By each rulebook</h3>
       <ul class="small each">
-        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span class="quiet">, {{ one.limit.kind === 'limit' ? printDbm(one.limit.limitDbm) : one.limit.clause }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
+        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span class="quiet">, {{ limitShort(one.limit) }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
       </ul>
     </template>
-    <p class="source">{{ limit.clause }} · {{ limit.rulebook.title }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="limit.kind === 'limit' && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
+    <p class="source">{{ limit.clause }} · {{ limit.rulebook.title }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
   </section>
 </template>
 

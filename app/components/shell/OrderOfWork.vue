@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { worstVerdict, type VerdictState } from '#core/decision'
-import { timeLeft } from '#core/plan'
+import { isDone, timeLeft } from '#core/plan'
 import { benchChecks, worstSeverity } from '#core/chain'
 import { setShortName } from '#core/review'
-import { powerToExpect, stations, stepPlaces } from '#core/station'
+import { OFF_AIR_ID, powerToExpect, stations, stepPlaces, wantedStations } from '#core/station'
 import { PLACES } from '~/keys/places'
 
 const { keyUp } = defineProps<{ keyUp: 'safe' | 'caution' | 'unsafe' | null }>()
@@ -22,11 +22,14 @@ const stationResults = computed(() => {
 const entries = computed<Entry[]>(() => PLACES.map((place): Entry => {
   const results = stationResults.value.get(place.id)
   if (results) {
-    const done = results.filter(result => result.progress.possible > 0 && result.progress.read >= result.progress.possible).length
+    const context = store.context!
+    const done = results.filter(result => result.progress.possible > 0 && isDone(result.step, context)).length
+    if (results.length === 0) return { ...place, state: null, count: '–' }
     const begun = results.filter(result => result.progress.read > 0)
     const worst = worstVerdict(begun.map(result => ({ member: result, verdict: result.verdict })))
     return { ...place, state: worst?.verdict.state ?? null, count: `${done}/${results.length}` }
   }
+  if (place.id === 'run') return { ...place, state: null, count: left.value ? left.value.openSteps > 0 ? `${left.value.openSteps} open` : 'done' : '' }
   if (place.id === 'card') return { ...place, state: cardState.value ? 'inside' : null, count: cardState.value ? '' : 'open' }
   if (place.id === 'rulebooks') return { ...place, state: 'inside', count: `${store.review?.settings.rulebookIds.length ?? 1}${store.review?.settings.yardstickId ? ' + own' : ''}` }
   if (place.id === 'bench') return { ...place, ...benchState.value }
@@ -39,7 +42,7 @@ const benchState = computed<{ state: VerdictState | null; count: string }>(() =>
   const context = store.context
   const radio = set.value
   if (!context || !radio) return { state: null, count: '' }
-  const chainIds = new Set(stations.flatMap(station => station.plan(radio, context).map(step => step.chainId)))
+  const chainIds = new Set(wantedStations(context).flatMap(station => station.plan(radio, context).filter(({ stationId }) => stationId !== OFF_AIR_ID).map(step => step.chainId)))
   const severities = [...chainIds].flatMap((chainId) => {
     const chain = context.chain(chainId)
     const place = stepPlaces(radio)[0]
@@ -54,7 +57,7 @@ const benchState = computed<{ state: VerdictState | null; count: string }>(() =>
 const left = computed(() => {
   const context = store.context
   const radio = set.value
-  return context && radio ? timeLeft(stations.flatMap(station => station.plan(radio, context)), context) : null
+  return context && radio ? timeLeft(wantedStations(context).flatMap(station => station.plan(radio, context)), context) : null
 })
 const minutes = (seconds: number) => Math.max(1, Math.round(seconds / 60))
 const options = computed(() => sets.value.map(radio => ({ value: radio.id, title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : '') })))
@@ -95,7 +98,7 @@ const isHere = (id: string) => route.path.endsWith(`/${id}`) || (id === 'ruleboo
 .chooser { padding: 0 14px 8px; }
 .heading { font-size: 13px; color: var(--ink-3); padding: 8px 20px 6px; }
 ul { list-style: none; margin: 0; padding: 0; }
-a { display: flex; align-items: center; gap: 10px; padding: 6px 14px 6px 17px; min-height: 33px; color: var(--ink); text-decoration: none; border-left: 3px solid transparent; }
+a { display: flex; align-items: center; gap: 10px; padding: 5px 14px 5px 17px; min-height: 30px; color: var(--ink); text-decoration: none; border-left: 3px solid transparent; }
 a:hover { background: rgba(var(--v-theme-surface), .55); }
 a.here { background: var(--sheet); border-left-color: var(--spruce); font-weight: 700; }
 .title { flex: 1; }

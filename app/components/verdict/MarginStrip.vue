@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { stripGeometry, type Verdict } from '#core/decision'
-import { printMargin, printPlusMinus } from '#core/quantity'
+import { marginWords, stripGeometry, type Verdict } from '#core/decision'
+import { printMarginIn, printPlusMinus } from '#core/quantity'
 
 const { verdict } = defineProps<{ verdict: Verdict }>()
 
@@ -8,7 +8,7 @@ const geometry = computed(() => stripGeometry(verdict))
 const percent = (share: number) => `${(share * 100).toFixed(2)}%`
 const spoken = computed(() => {
   if (verdict.marginDb === null || geometry.value.mark === null) return 'No mark: nothing was measured here.'
-  return `${verdict.marginDb >= 0 ? 'Inside' : 'Beyond'} the limit by ${printMargin(verdict.marginDb)} dB${verdict.rangeDb === null ? '' : `, range ${printPlusMinus(verdict.rangeDb)}`}.`
+  return `${verdict.marginDb >= 0 ? 'Inside' : 'Beyond'} the limit by ${marginWords(verdict)}${verdict.scale ? '' : ' dB'}${verdict.rangeDb === null ? '' : `, range ${verdict.scale ? `±${printMarginIn(verdict.rangeDb * verdict.scale.perDb, verdict.scale.unit)}` : printPlusMinus(verdict.rangeDb)}`}.`
 })
 </script>
 

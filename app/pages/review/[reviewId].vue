@@ -8,7 +8,8 @@ const ui = useUiStore()
 const router = useRouter()
 const route = useRoute()
 const { reviewId, set, go } = useReviewRoute()
-const { checks } = useCurrentChecks()
+const { checks, step: stepInHand } = useCurrentChecks()
+const heat = useHeatLamps(stepInHand)
 
 watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
@@ -20,7 +21,7 @@ const wide = computed(() => place.value?.id === 'findings' || place.value?.id ==
 const crumbs = computed(() => store.review
   ? [{ text: store.review.title, to: `/review/${reviewId.value}/findings` }, ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : [])]
   : [])
-const lamps = computed(() => lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null))
+const lamps = computed(() => [...heat.value, ...lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null)])
 const keyUp = computed(() => {
   const worst = worstSeverity(checks.value)
   return worst === 'danger' ? 'unsafe' : worst === 'caution' ? 'caution' : checks.value.length ? 'safe' : null

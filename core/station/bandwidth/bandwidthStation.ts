@@ -33,7 +33,7 @@ function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
     stationId: BANDWIDTH_ID, instruments: BANDWIDTH_INSTRUMENTS, level: 'highest', keyDownS: 20, durationS: 180,
     slots: ({ band, channel: { frequencyHz } }) => [
-      { id: 'obw', label: 'Occupied bandwidth, 99 %', frequencyHz, measures: 'Hz' },
+      { id: 'obw', label: 'Occupied bandwidth, 99\u00a0%', frequencyHz, measures: 'Hz' },
       ...NEIGHBOURS.map(({ id, side, step }): Slot => ({ id, label: `${step === 1 ? 'Next' : 'Second'} channel ${side < 0 ? 'below' : 'above'}`, frequencyHz: frequencyHz + side * step * spacingOf(band), measures: 'dB', optional: step === 2 })),
     ],
     instruction: 'Modulate as loudly as in use, record half a minute of I/Q, and bring it in; or type what an analyser works out.',

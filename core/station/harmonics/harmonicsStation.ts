@@ -9,7 +9,7 @@ import { HARMONICS_ID, HIGHEST_HARMONIC, planHarmonics } from './planHarmonics'
 export const harmonicsStation = Object.freeze({
   id: HARMONICS_ID,
   version: 1,
-  title: 'Harmonics',
+  title: 'Harmonics and spurs',
   order: 5,
   readingSchema: takenSchema,
   optional: false,

@@ -12,7 +12,7 @@ import { stepDependencies } from '../stepDependencies'
 
 export const OFF_AIR_ID = 'off-air'
 
-/** Harmonics looked at off the air. */
+/** Harmonics looked at off the air; a receive antenna stands between, so no chain leads to the analyser. */
 export const OFF_AIR_HIGHEST = 5
 
 /** A reading this near to the ambient sweep was there anyway, dB. */
@@ -26,14 +26,14 @@ const CAUTIONS = [
 
 function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
-    stationId: OFF_AIR_ID, instruments: ['spectrum-analyser'], level: 'highest', keyDownS: 20, durationS: 180,
+    stationId: OFF_AIR_ID, instruments: [], level: 'highest', keyDownS: 20, durationS: 180,
     slots: ({ channel: { frequencyHz } }) => Array.from({ length: OFF_AIR_HIGHEST }, (_unused, i) => i + 1).flatMap((n): Slot[] => [
       { id: `a${n}`, label: n === 1 ? 'Ambient at the carrier' : `Ambient at ×${n}`, frequencyHz: n * frequencyHz, measures: 'dBm', optional: true },
       { id: `x${n}`, label: n === 1 ? 'Carrier' : `×${n}`, frequencyHz: n * frequencyHz, measures: 'dBm', optional: n > 3 },
     ]),
     instruction: 'Ambient first, unkeyed; then key up at the fixed place and read the carrier and its harmonics as the analyser shows them.',
     radioSettings: [SETTINGS.antenna, SETTINGS.toneOff, SETTINGS.dualWatchOff], cautions: CAUTIONS,
-  }).map(step => (step.chainId === null ? step : { ...step, radioSettings: step.radioSettings.filter(({ id }) => id !== 'chain') }))
+  })
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
@@ -43,7 +43,7 @@ function evaluate(step: Step, context: StationContext): StepResult {
     const slots = step.slots.map((slot): SlotResult => {
       const figure = read(slot.id)
       if (!figure) return openSlot(step, slot, context)
-      if (slot.id.startsWith('a') || slot.id === 'x1') return observedFigure(slot, figure, { words: slot.id === 'x1' ? 'carrier, as shown' : 'unkeyed' }, context)
+      if (slot.id.startsWith('a') || slot.id === 'x1') return observedFigure(slot, figure, { words: slot.id === 'x1' ? 'the carrier' : 'unkeyed' }, context)
       const ambient = read(`a${slot.id.slice(1)}`)
       const above = ambient ? figure.value - ambient.value : null
       const notes = above !== null && above < AMBIENT_DB ? [`Only ${printDb(above)} above what was there unkeyed: it may be another’s.`] : []

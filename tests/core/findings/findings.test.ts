@@ -32,7 +32,7 @@ describe('the findings of the demo', () => {
   it('notice that two samples disagree, and what is open', () => {
     const said = remarks(found, context)
     expect(said[0]?.text).toContain('sample A is 29')
-    expect(said.at(-1)).toMatchObject({ id: 'open', text: expect.stringContaining('M25: harmonics on 2 m') })
+    expect(said.at(-1)).toMatchObject({ id: 'open', text: expect.stringContaining('M25: harmonics and spurs on 2 m') })
   })
 
   it('put the control last', () => expect(found.sets.at(-1)?.id).toBe('c1'))

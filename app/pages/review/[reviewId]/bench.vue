@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
-import { benchChecks, type Calibration, calibratedChain, partLibrary, type PartKind } from '#core/chain'
+import { benchChecks, type Calibration, calibratedChain, type Instrument, partLibrary, type PartKind } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { highestClaimW, setShortName } from '#core/review'
 import { checkConditions, harmonicSlots, HIGHEST_HARMONIC, limitAtHarmonicDbm, powerToExpect, stations, stepPlaces, strictestLimitDbm, suitableChains, CARRIER_POWER_ID, CARRIER_POWER_INSTRUMENTS, HARMONICS_ID, HARMONICS_INSTRUMENTS } from '#core/station'
@@ -86,7 +86,7 @@ function setting<K extends 'ambientC' | 'calibrationMaxAgeDays'>(key: K, value: 
   store.change('the conditions at the bench', (draft) => { draft.settings[key] = value })
 }
 
-function addInstrument(kind: 'power-meter' | 'spectrum-analyser'): void {
+function addInstrument(kind: Instrument['kind']): void {
   selected.value = { kind: 'instrument', id: edits.addInstrument(kind) }
 }
 
@@ -124,7 +124,7 @@ function assign(stationId: string, id: string): void {
       <div class="row">
         <VMenu>
           <template #activator="{ props }"><VBtn variant="outlined" :disabled="locked" v-bind="props">Add an instrument</VBtn></template>
-          <VList density="compact"><VListItem title="Power meter" @click="addInstrument('power-meter')" /><VListItem title="Spectrum analyser" @click="addInstrument('spectrum-analyser')" /></VList>
+          <VList density="compact"><VListItem title="Power meter" @click="addInstrument('power-meter')" /><VListItem title="Spectrum analyser" @click="addInstrument('spectrum-analyser')" /><VListItem title="Receiver or monitor" @click="addInstrument('receiver')" /></VList>
         </VMenu>
         <VBtn variant="outlined" :disabled="locked || review.instruments.length === 0" @click="addChain">Add a chain</VBtn>
         <VMenu v-if="chain">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { LevelRead } from '#core/quantity'
+import type { FigureRead, LevelRead } from '#core/quantity'
 import { printClaimW, printDb, printMhzFigure, printRange, printWatts, wattsFromDbm, dbmFromWatts, printSigned } from '#core/quantity'
-import { CARRIER_POWER_ID, type StepResult } from '#core/station'
+import { CARRIER_POWER_ID, efficiency, type StepResult } from '#core/station'
 
 const store = useReviewStore()
 const run = useStationRun(CARRIER_POWER_ID, step => (store.context?.instrument(store.context.chain(step.chainId)?.instrumentId ?? '')?.kind === 'spectrum-analyser' ? 'dBm' : 'W'))
@@ -15,6 +15,22 @@ const shortfall = computed(() => {
   const claim = step.value?.claim
   return claim?.kind === 'watts' && slot.value?.corrected ? slot.value.corrected.levelDbm - dbmFromWatts(claim.powerW) : null
 })
+const record = useTemplateRef<{ focusNote: () => void }>('record')
+
+const SUPPLY = [{ id: 'supply-v', options: { unit: 'V' as const, min: 0.1, max: 100 } }, { id: 'supply-a', options: { unit: 'A' as const, min: 0.001, max: 200 } }]
+const supplySlots = computed(() => SUPPLY.flatMap(({ id, options }) => {
+  const own = step.value?.slots.find(one => one.id === id)
+  return step.value && own ? [{ id, options, label: own.label, key: `${step.value.set.id}|${step.value.id}|${id}`, figure: store.context?.figure(step.value.set.id, step.value.id, id) ?? null }] : []
+}))
+const asSupply = (slotId: string, { text, read: { value, resolution, isUpperBound } }: { text: string; read: FigureRead }) => ({ slotId, text, value, resolution, isUpperBound, unit: SUPPLY.find(({ id }) => id === slotId)!.options.unit })
+const share = computed(() => (step.value && slot.value && run.shownContext.value ? efficiency(step.value, slot.value.corrected, run.shownContext.value) : null))
+function draftSupply(slotId: string, value: { text: string; read: FigureRead } | null): void {
+  run.draftFigure.value = value && asSupply(slotId, value)
+}
+function keepSupply(slotId: string, value: { text: string; read: FigureRead }): void {
+  run.keepAll({ figures: [asSupply(slotId, value)] }, slotId === 'supply-v' ? 'a supply voltage' : 'a supply current')
+}
+
 const bands = computed(() => [...new Map(steps.value.map(({ band }) => [band.id, band])).values()])
 const resultsOf = (bandId: string): StepResult[] => results.value.filter(one => one.step.band.id === bandId)
 
@@ -48,6 +64,7 @@ function retake(): void {
 
 useKeys({
   n: () => run.toStep(1), p: () => run.toStep(-1),
+  o: (event) => { event.preventDefault(); record.value?.focusNote() },
   r: event => { event.preventDefault(); retake() },
   ...Object.fromEntries([...'0123456789'].map(digit => [digit, () => field.value?.focus()])),
 })
@@ -73,7 +90,13 @@ const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW, 36.9 dBm
         </div>
       </section>
       <QuestionsList :questions="result.questions" />
+      <section class="sheet supply" aria-label="Supply while keyed">
+        <span class="small quiet">Supply while keyed, if wished:</span>
+        <label v-for="one in supplySlots" :key="one.key" class="unit"><FigureField :figure="one.figure" :options="one.options" :label="one.label" :disabled="store.readOnly" @draft="value => draftSupply(one.id, value)" @keep="value => keepSupply(one.id, value)" /><span>{{ one.options.unit }}</span></label>
+        <span class="small" data-testid="efficiency">{{ share === null ? 'volts and amperes give the efficiency' : result.slots[2]?.words }}</span>
+      </section>
       <div class="curves"><PowerCurve v-for="band in bands" :key="band.id" :results="resultsOf(band.id)" :band-name="band.name" /></div>
+      <StepRecord ref="record" :key="`${step.set.id}|${step.id}`" :step="step" :slots="result.slots" />
       <section class="sheet table" aria-label="All readings of carrier power">
         <table class="plain">
           <thead><tr><th>Band</th><th class="right">MHz</th><th>Level</th><th class="right">As read</th><th class="right">At socket</th><th class="right">Claim</th><th class="strip-cell">Margin to claim</th><th>Verdict</th></tr></thead>
@@ -108,6 +131,9 @@ const unitHint = computed(() => bareUnit.value === 'W' ? '4.37, 850 mW, 36.9 dBm
 .answer { display: grid; gap: 4px; align-content: start; }
 .power { font-size: 32px; font-weight: 700; line-height: 1.1; }
 .range { font-size: 18px; font-weight: 400; color: var(--ink-2); }
+.supply { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 14px; padding: 8px 18px; }
+.unit { display: flex; align-items: center; gap: 6px; }
+.unit > div { width: 110px; }
 .curves { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }
 .table { overflow-x: auto; padding: 4px 8px; }
 .here { background: rgba(var(--v-theme-inside-wash), .55); }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { type HarmonicPeak, thinTrace, traceAtRadio, traceDoubt, type TracePeaks } from '#core/format'
+import { type HarmonicPeak, thinTrace, traceAtRadio, traceDoubt, type TracePeaks, type TraceSpur } from '#core/format'
+import { verdictWithout } from '#core/decision'
 import { type LevelRead, parseLevel, printDbm } from '#core/quantity'
 import type { TracePoints } from '#core/review'
-import { carrierForLimit, HARMONICS_ID, HARMONICS_INSTRUMENTS, stepReach, suitableChains } from '#core/station'
+import { carrierForLimit, HARMONICS_ID, HARMONICS_INSTRUMENTS, type Moment, MOMENT_TITLES, momentOfSlot, MOMENTS, slotAt, type SlotResult, spurSlot, stepReach, suitableChains } from '#core/station'
 
 const MOST_DRAWN = 1200
 
@@ -17,6 +18,7 @@ const files = useTraceFiles()
 const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
 const lastKept = ref<string | null>(null)
 const picker = useTemplateRef<HTMLInputElement>('picker')
+const record = useTemplateRef<{ focusNote: () => void }>('record')
 const dragging = ref(false)
 
 const carrier = computed(() => (step.value && run.shownContext.value ? carrierForLimit(step.value, run.shownContext.value) : null))
@@ -52,23 +54,41 @@ const drawnTrace = computed(() => {
   return thin.value && chain ? traceAtRadio(thin.value, chain, store.context?.instrument(chain.instrumentId)) : null
 })
 
+const moment = ref<Moment>('settled')
+/** The harmonics at the moment chosen; spurs that were found stand below the settled ones. */
+const shownSlots = computed<SlotResult[]>(() => {
+  const slots = result.value?.slots ?? []
+  const place = step.value
+  const context = run.shownContext.value
+  if (!place || !context) return []
+  if (moment.value === 'settled') return slots.filter(({ slot }) => momentOfSlot(slot.id) === 'settled')
+  return slots.filter(({ slot }) => slot.id !== 'x1' && momentOfSlot(slot.id) === 'settled').map((one) => {
+    const slot = slotAt(one.slot, moment.value)
+    const known = slots.find(other => other.slot.id === slot.id)
+    if (known) return known
+    const reading = context.reading(place.set.id, place.id, slot.id) ?? null
+    return { ...one, slot, reading, corrected: null, verdict: verdictWithout('observation', null), words: reading ? 'unkeyed' : 'not measured', each: [], yardstick: null, ratio: null, notes: [], missing: reading ? null : 'open' as const }
+  })
+})
+const fieldPlace = computed(() => (step.value ? { ...step.value, slots: shownSlots.value.map(({ slot }) => slot) } : null))
+
 const chains = computed(() => (store.context ? suitableChains(store.context, HARMONICS_INSTRUMENTS) : []))
 const kept = (slotId: string) => (step.value && store.context?.reading(step.value.set.id, step.value.id, slotId)) ?? null
 
 function draftOf(slotId: string, value: { text: string; read: LevelRead } | null): void {
-  const slot = step.value?.slots.find(({ id }) => id === slotId)
+  const slot = fieldPlace.value?.slots.find(({ id }) => id === slotId)
   run.draft.value = value && slot ? { slotId, ...value, frequencyHz: slot.frequencyHz } : null
 }
 
 function keep(slotId: string, value: { text: string; read: LevelRead }): void {
-  const slot = step.value?.slots.find(({ id }) => id === slotId)
+  const slot = fieldPlace.value?.slots.find(({ id }) => id === slotId)
   const stillHere = document.activeElement?.closest('[data-slot]')?.getAttribute('data-slot') === slotId
   if (!slot || !run.keep([{ slotId, ...value, frequencyHz: slot.frequencyHz }], `the reading ${value.text} at ${slot.label}`)) return
   lastKept.value = slotId
   if (stillHere) goOn(slotId)
 }
 
-const reachable = computed(() => step.value?.slots.filter(slot => store.context && stepReach(step.value!, slot, store.context).covered) ?? [])
+const reachable = computed(() => fieldPlace.value?.slots.filter(slot => store.context && stepReach(step.value!, slot, store.context).covered) ?? [])
 
 function goOn(slotId: string): void {
   const at = reachable.value.findIndex(({ id }) => id === slotId)
@@ -96,6 +116,7 @@ function focusNextOpen(): void {
 useKeys({
   n: () => run.toStep(1), p: () => run.toStep(-1),
   i: () => picker.value?.click(),
+  o: (event) => { event.preventDefault(); record.value?.focusNote() },
   r: (event) => { event.preventDefault(); focusField(lastKept.value ?? focusSlotId.value ?? 'x1') },
   ...Object.fromEntries([...'0123456789-−'].map(digit => [digit, focusNextOpen])),
 })
@@ -111,20 +132,34 @@ function dropped(event: DragEvent): void {
   if (!store.readOnly) void files.bringIn(event.dataTransfer?.files[0])
 }
 
+/** What the trace dialog hands over. */
+interface TraceTaken { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[]; spurs: TraceSpur[]; moment: Moment }
+
+/** A spur found in a trace becomes a reading in a slot of its own. */
+function readingOfSpur(spur: TraceSpur, input: TraceTaken, traceId: string) {
+  const text = spur.levelDbm.toFixed(1).replace('-', '−')
+  const read = parseLevel(text, { bareUnit: 'dBm' })
+  if (!read.ok) return null
+  return {
+    slotId: slotAt(spurSlot(spur.frequencyHz), input.moment).id, text, read: { ...read, levelDbm: spur.levelDbm }, frequencyHz: spur.frequencyHz, traceFloorDbm: input.peaks.floorDbm, doubt: null,
+    source: { kind: 'file' as const, fileName: files.fileName.value, sha256: files.file.value!.sha256, traceId },
+  }
+}
+
 /** A peak from a trace becomes a reading like any other, with its file, its floor and its doubts. */
-function readingFrom(peak: HarmonicPeak, input: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean }, traceId: string) {
+function readingFrom(peak: HarmonicPeak, input: TraceTaken, traceId: string) {
   const level = peak.peak!
   const text = level.levelDbm.toFixed(Number.isInteger(level.levelDbm * 10) ? 1 : 2).replace('-', '−')
   const read = parseLevel(text, { bareUnit: 'dBm' })
   if (!read.ok) return null
   return {
-    slotId: `x${peak.harmonic}`, text, read: { ...read, levelDbm: level.levelDbm }, frequencyHz: level.frequencyHz, traceFloorDbm: input.peaks.floorDbm,
+    slotId: input.moment === 'settled' ? `x${peak.harmonic}` : `x${peak.harmonic}:${input.moment}`, text, read: { ...read, levelDbm: level.levelDbm }, frequencyHz: level.frequencyHz, traceFloorDbm: input.peaks.floorDbm,
     doubt: traceDoubt(peak, input),
     source: { kind: 'file' as const, fileName: files.fileName.value, sha256: files.file.value!.sha256, traceId },
   }
 }
 
-async function takeTrace(input: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[] }): Promise<void> {
+async function takeTrace(input: TraceTaken): Promise<void> {
   const file = files.file.value
   const place = step.value
   if (!file || !place?.chainId) return
@@ -137,7 +172,7 @@ async function takeTrace(input: { peaks: TracePeaks; resolutionBandwidthHz: numb
     ui.sayProblem(error)
     return
   }
-  const readings = input.chosen.flatMap(peak => readingFrom(peak, input, traceId) ?? [])
+  const readings = [...input.chosen.flatMap(peak => readingFrom(peak, input, traceId) ?? []), ...input.spurs.flatMap(spur => readingOfSpur(spur, input, traceId) ?? [])]
   run.keep(readings, `${readings.length} peaks from ${files.fileName.value}`, (review) => {
     review.traces.push({
       id: traceId, setId: place.set.id, stepId: place.id, fileName: files.fileName.value, sha256: file.sha256, pointCount: points.frequenciesHz.length,
@@ -160,12 +195,17 @@ function assignChain(id: string): void {
 <template>
   <div v-if="step && result && store.context" class="columns" :class="{ dragging }" @dragover.prevent="dragging = true" @dragleave.self="dragging = false" @drop.prevent="dropped">
     <div class="stack">
-      <StepHead :step="step" :index="stepIndex" :count="steps.length" title="Harmonics" @go="by => run.toStep(by)" />
+      <StepHead :step="step" :index="stepIndex" :count="steps.length" title="Harmonics and spurs" @go="by => run.toStep(by)" />
       <RadioSettings :step="step" :unsafe="unsafe" />
       <SpectrumPlot :slots="result.slots" :trace="drawnTrace" :limit-label="limitLabel" :carrier-hz="step.channel.frequencyHz" :reach-hz="instrument?.toHz ?? 1e9" />
       <QuestionsList :questions="result.questions" />
+      <p v-for="offer in result.offers" :key="offer.id" class="offer" role="note"><VerdictMark state="too-close" /> <span>{{ offer.words }} <NuxtLink :to="{ ...placeTo('bench'), query: { set: step.set.id, ...(step.chainId ? { chain: step.chainId } : {}) } }">To the pad test</NuxtLink></span></p>
+      <div class="row moments">
+        <VBtnToggle v-model="moment" mandatory density="compact" variant="outlined" divided aria-label="Which moment"><VBtn v-for="one in MOMENTS" :key="one" :value="one" size="small">{{ MOMENT_TITLES[one] }}</VBtn></VBtnToggle>
+        <span class="small quiet">{{ moment === 'settled' ? 'After a few seconds of key-down.' : moment === 'key-up' ? 'The first sweep after keying: some sets are worse then, and the verdict says so.' : 'Radio unkeyed: what is there anyway does not count as the radio’s.' }}</span>
+      </div>
       <section class="sheet table" aria-label="Harmonics of this step">
-        <HarmonicsTable :key="step.id" :step="step" :slots="result.slots" :context="store.context" :kept="kept" :focus-slot-id="focusSlotId" :disabled="store.readOnly || !step.chainId" @focus-slot="id => focusSlotId = id" @draft="draftOf" @keep="keep" @go-on="goOn" @go-back="goBack" />
+        <HarmonicsTable :key="`${step.id}|${moment}`" :step="step" :slots="shownSlots" :context="store.context" :kept="kept" :focus-slot-id="focusSlotId" :disabled="store.readOnly || !step.chainId" @focus-slot="id => focusSlotId = id" @draft="draftOf" @keep="keep" @go-on="goOn" @go-back="goBack" />
         <p v-if="traceHead" class="small quiet tail">Trace “{{ traceHead.fileName }}”, {{ traceHead.pointCount }} points, {{ traceHead.at.slice(0, 10) }}.</p>
       </section>
       <div class="row">
@@ -174,12 +214,13 @@ function assignChain(id: string): void {
         <VSelect class="chain" :model-value="step.chainId" :items="chains.map(({ id, name }) => ({ value: id, title: name }))" label="Through the chain" no-data-text="no chain with a spectrum analyser" :disabled="store.readOnly" @update:model-value="value => value && assignChain(value)" />
         <p class="small quiet keys"><kbd>Enter</kbd> keep and go on <kbd>Space</kbd> key-down clock <kbd>I</kbd> bring in a trace <kbd>N</kbd> next step <kbd>?</kbd> all keys</p>
       </div>
+      <StepRecord ref="record" :key="`${step.set.id}|${step.id}`" :step="step" :slots="result.slots" />
     </div>
     <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :carrier-words="carrierWords" />
-    <TraceDialog :file="files.file.value" :file-name="files.fileName.value" :carrier-hz="step.channel.frequencyHz" :rbw-of-instrument-hz="instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null" @close="files.drop()" @take="takeTrace" />
+    <TraceDialog :band="step.band" :file="files.file.value" :file-name="files.fileName.value" :carrier-hz="step.channel.frequencyHz" :rbw-of-instrument-hz="instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null" @close="files.drop()" @column="files.useColumn" @take="takeTrace" />
   </div>
   <section v-else-if="steps.length === 0" class="sheet nothing stack">
-    <h1>Harmonics</h1>
+    <h1>Harmonics and spurs</h1>
     <p v-if="set">Nothing is planned yet. Harmonics are measured on the channels ticked for them, at every claimed level: put those on the card.</p>
     <p v-else>Add a radio first.</p>
     <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
@@ -190,6 +231,8 @@ function assignChain(id: string): void {
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 292px; gap: 20px; align-items: start; }
 .table { padding: 2px 8px 6px; }
 .tail { padding: 6px 8px 0; }
+.moments { gap: 6px 14px; }
+.offer { display: grid; grid-template-columns: 20px 1fr; align-items: baseline; padding: 8px 14px; background: rgb(var(--v-theme-close-wash)); border: 1px solid var(--line-2); border-radius: var(--radius); }
 .chain { max-width: 280px; }
 .keys { margin-left: auto; }
 .nothing { padding: 24px; max-width: 560px; }

@@ -35,7 +35,7 @@ async function takeReview(): Promise<void> {
   if (!review) return
   try {
     const stored = await shelf.bundleOf(review.id)
-    const text = writeReviewFile({ review, traces: stored?.traces ?? new Map() }, { version: config.version, at: new Date().toISOString() })
+    const text = writeReviewFile({ review, traces: stored?.traces ?? new Map(), curves: stored?.curves ?? new Map(), pictures: stored?.pictures ?? new Map() }, { version: config.version, at: new Date().toISOString() })
     downloadFile(`${name.value}.review.json`, new Blob([text], { type: 'application/json' }))
   }
   catch (error) {

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import type { EChartsCoreOption } from 'echarts/core'
+import { EChart } from '~/charts/echarts'
+
+/** A drawing on a sheet of its own, with what it says in words for those who cannot see it. */
+const { option, spoken, caption = '', note = '', tall = false } = defineProps<{ option: EChartsCoreOption; spoken: string; caption?: string; note?: string; tall?: boolean }>()
+</script>
+
+<template>
+  <figure class="sheet drawing">
+    <figcaption v-if="caption"><strong>{{ caption }}</strong> <span class="small quiet">{{ note }}</span></figcaption>
+    <div class="plot" :class="{ tall }" role="img" :aria-label="spoken"><EChart :option="option" autoresize :update-options="{ notMerge: true }" :init-options="{ renderer: 'svg' }" /></div>
+  </figure>
+</template>
+
+<style scoped>
+.drawing { margin: 0; padding: 8px 10px 4px; }
+.plot { height: 212px; }
+.plot.tall { height: 290px; }
+</style>

@@ -1,0 +1,132 @@
+import { sizeFor, windowFacts, type RecordingAnalysis } from '#core/signal'
+import type { Step } from '#core/station'
+import type { RecordingLook } from '~/workers/recording.worker'
+
+/** How a recording is to be taken. */
+export interface RecordingSetup {
+  index: number
+  as: 'iq' | 'audio'
+  sampleRateHz: number
+  centreHz: number | null
+  /** Signal to be read, Hz from the middle; null: the strongest. */
+  shiftHz: number | null
+}
+
+/** What a station wants of a recording. */
+export interface RecordingNeeds {
+  deviation: boolean
+  twoTone: boolean
+  /** Resolution bandwidth aimed at, Hz. */
+  resolutionHz: number
+  channelSpacingHz: number | null
+}
+
+const WINDOW = 'blackman-harris' as const
+const COLUMNS = 240
+const ROWS = 96
+const CHANNEL_HALF_HZ = 15_000
+
+/** Takes recordings from button or drop, looks at them, analyses one in the workers with progress and cancel, and holds what was found until it is kept. */
+export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: Step) => RecordingNeeds) {
+  const ui = useUiStore()
+  const files = shallowRef<File[]>([])
+  const looks = shallowRef<RecordingLook[]>([])
+  const setup = ref<RecordingSetup | null>(null)
+  const analysis = shallowRef<RecordingAnalysis | null>(null)
+  const progress = ref<number | null>(null)
+  const problem = ref('')
+  const sha256 = ref('')
+  let run = 0
+
+  async function bringIn(picked: File[]): Promise<void> {
+    drop()
+    try {
+      const { lookAtRecordings } = await import('~/workers/recordingWorkers')
+      const found = await lookAtRecordings(picked)
+      if (found.length === 0) throw new Error('None of these files is a recording known here. Known: WAV, and SigMF as two files or an archive. Nothing was brought in.')
+      files.value = picked
+      looks.value = found
+      choose(0)
+      await analyse()
+    }
+    catch (error) {
+      ui.sayProblem(error)
+    }
+  }
+
+  function choose(index: number): void {
+    const look = looks.value[index]!
+    setup.value = { index, as: look.mayBeIq ? 'iq' : 'audio', sampleRateHz: look.sampleRateHz, centreHz: look.centreHz, shiftHz: shiftFor(look.centreHz, look.sampleRateHz) }
+  }
+
+  /** The channel of the step where the recording says where it stands and the channel lies inside; else the strongest signal. */
+  function shiftFor(centreHz: number | null, sampleRateHz: number): number | null {
+    const wanted = step.value?.channel.frequencyHz
+    if (centreHz === null || wanted === undefined) return null
+    return Math.abs(wanted - centreHz) < 0.45 * sampleRateHz ? wanted - centreHz : null
+  }
+
+  async function analyse(): Promise<void> {
+    const chosen = setup.value
+    const look = chosen && looks.value[chosen.index]
+    const place = step.value
+    if (!chosen || !look || !place) return
+    const mine = ++run
+    analysis.value = null
+    problem.value = ''
+    progress.value = 0
+    const want = needs(place)
+    const choice = { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const } : { kind: 'audio' as const, channel: 0 }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz }
+    try {
+      const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
+      const plain = toRaw(files.value)
+      const shiftHz = chosen.shiftHz ?? await strongestIn(plain, choice) ?? 0
+      const size = sizeFor(chosen.sampleRateHz, { resolutionHz: want.resolutionHz, enbwBins: windowFacts(WINDOW).enbwBins, sampleCount: look.sampleCount })
+      const found = await analyseRecording({
+        files: plain, choice, sampleCount: look.sampleCount,
+        settings: { size, window: WINDOW, fmShiftHz: want.deviation && chosen.as === 'iq' ? shiftHz : null, channelHalfHz: CHANNEL_HALF_HZ, columns: COLUMNS, rows: ROWS },
+        wanted: { channelSpacingHz: want.channelSpacingHz, carrierHz: shiftHz, twoTone: want.twoTone },
+        onProgress: (share) => { if (mine === run) progress.value = share },
+      })
+      if (mine === run) analysis.value = found
+    }
+    catch (error) {
+      if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
+    }
+    if (mine === run) progress.value = null
+  }
+
+  /** Stops the analysis at once; the workers are let go. */
+  async function cancel(): Promise<void> {
+    run += 1
+    progress.value = null
+    problem.value = 'Cancelled. Nothing was kept; the file is as it was.'
+    const { dismiss } = await import('~/workers/recordingWorkers')
+    dismiss()
+  }
+
+  /** SHA-256 of the file that holds the samples; empty where it could not be read. */
+  async function evidence(): Promise<string> {
+    const look = setup.value && looks.value[setup.value.index]
+    const file = look && (files.value.find(({ name }) => name === look.name) ?? files.value[0])
+    if (!file) return ''
+    const { hashOf } = await import('~/workers/recordingWorkers')
+    sha256.value = await hashOf(file)
+    return sha256.value
+  }
+
+  function drop(): void {
+    run += 1
+    files.value = []
+    looks.value = []
+    setup.value = null
+    analysis.value = null
+    progress.value = null
+    problem.value = ''
+    sha256.value = ''
+  }
+
+  return { files, looks, setup, analysis, progress, problem, bringIn, choose, analyse, cancel, evidence, drop }
+}
+
+export type Recordings = ReturnType<typeof useRecordings>

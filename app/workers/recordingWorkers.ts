@@ -1,0 +1,77 @@
+import { proxy, type Remote, wrap } from 'comlink'
+import { type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, stretchesOf, type Wanted } from '#core/signal'
+import type { RecordingAnswer, RecordingChoice, RecordingLook, RecordingWorker } from './recording.worker'
+
+const WORKERS = 2
+
+interface Crew { workers: Worker[]; remotes: Remote<RecordingWorker>[]; broken: Promise<never> }
+
+let crew: Crew | null = null
+
+/** Two workers, kept warm between recordings. */
+function theCrew(): Crew {
+  if (crew) return crew
+  const workers = Array.from({ length: WORKERS }, () => new Worker(new URL('./recording.worker.ts', import.meta.url), { type: 'module' }))
+  const broken = new Promise<never>((_resolve, reject) => workers.forEach(worker => worker.addEventListener('error', () => {
+    dismiss()
+    reject(new Error('The part of the program that reads recordings did not start. Nothing was kept; reload the page and try again.'))
+  })))
+  broken.catch(() => {})
+  crew = { workers, remotes: workers.map(worker => wrap<RecordingWorker>(worker)), broken }
+  return crew
+}
+
+/** Stops whatever the workers do; the next request starts new ones. */
+export function dismiss(): void {
+  crew?.workers.forEach(worker => worker.terminate())
+  crew = null
+}
+
+async function asked<T>(of: Crew, answer: Promise<RecordingAnswer<T>>): Promise<T> {
+  const found = await Promise.race([answer, of.broken])
+  if (!found.ok) throw new Error(found.message)
+  return found.value
+}
+
+export function lookAtRecordings(files: readonly File[]): Promise<RecordingLook[]> {
+  const now = theCrew()
+  return asked(now, now.remotes[0]!.look(files))
+}
+
+export function strongestIn(files: readonly File[], choice: RecordingChoice): Promise<number | null> {
+  const now = theCrew()
+  return asked(now, now.remotes[0]!.strongest(files, choice))
+}
+
+export function hashOf(file: File): Promise<string> {
+  const now = theCrew()
+  return asked(now, now.remotes[1]!.hash(file))
+}
+
+export function simulatedRecording(of: Parameters<RecordingWorker['simulate']>[0]): Promise<ArrayBuffer> {
+  return theCrew().remotes[0]!.simulate(of)
+}
+
+export interface AnalyseInput {
+  files: readonly File[]
+  choice: RecordingChoice
+  sampleCount: number
+  settings: AnalysisSettings
+  wanted: Wanted
+  onProgress: (share: number) => void
+}
+
+/** Analyses a recording on both workers, each taking one half, and puts the halves together. */
+export async function analyseRecording(input: AnalyseInput): Promise<RecordingAnalysis> {
+  const { files, choice, sampleCount, settings, wanted, onProgress } = input
+  const now = theCrew()
+  const stretches = stretchesOf(sampleCount, { workers: WORKERS, size: settings.size })
+  const shares = stretches.map(() => 0)
+  const told = (i: number) => proxy((share: number) => {
+    shares[i] = share
+    onProgress(shares.reduce((sum, one) => sum + one, 0) / shares.length)
+  })
+  const own = { ...settings, columns: Math.ceil(settings.columns / stretches.length) }
+  const gathered = await Promise.all(stretches.map((stretch, i) => asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, own, stretch, told(i)))))
+  return asked(now, now.remotes[0]!.conclude(gathered, { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount }, { ...wanted, fmShiftHz: settings.fmShiftHz }))
+}
