@@ -1,5 +1,5 @@
 import { assertPositive } from '../errors'
-import { dbmFromWatts, printDbm, printFrequencyShort, printMhz, printSigned, printWatts } from '../quantity'
+import { dbmFromWatts, printDbm, printFrequencyShort, printMhz, printNumber, printSigned, printWatts } from '../quantity'
 import { matchClauses } from './matchClauses'
 import { limitDemands, powerLimitDbm, type WorkedDemand, type WorkedLimit } from './powerLimitDbm'
 import type { CannotJudge, CarrierFacts, EmissionFacts, LimitAnswer, LimitClause, LimitFound, MissingFact, NoFigureFound, PowerLimit, Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarLimit } from './types'
@@ -56,7 +56,7 @@ export function isPowerLimit(limit: PowerLimit | ScalarLimit): limit is PowerLim
 
 /** A scalar limit in words: `at most 2.5 kHz`, `6 W to 25 W`. */
 export function scalarWords(limit: ScalarLimit): string {
-  const figure = (value: number) => `${printSigned(value, value % 1 === 0 ? 0 : 2).replace('+', '')}\u00a0${limit.unit}`
+  const figure = (value: number) => `${printNumber(value, Math.min(3, (String(value).split('.')[1] ?? '').length))}\u00a0${limit.unit}`
   return limit.kind === 'at-most' ? `at most ${figure(limit.value)}` : limit.kind === 'at-least' ? `at least ${figure(limit.value)}` : `${figure(limit.value)} to ${figure(limit.to ?? limit.value)}`
 }
 

@@ -56,6 +56,7 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
     await page.keyboard.press('Enter')
     await expect(page.getByText('Spectrum analyser', { exact: true })).toBeVisible()
     await page.keyboard.press('ArrowUp')
+    await page.keyboard.press('ArrowUp')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('region', { name: 'Instrument: Spectrum analyser' })).toBeVisible()
     await tabTo(page, 'Add a chain', { back: true })

@@ -47,7 +47,7 @@ test('long names stay inside the page, on a phone and on the bench', async ({ pa
 test('with 200 readings in the review a keystroke still moves the verdict at once', async ({ page }) => {
   await openDemo(page)
   await page.goto(`${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
-  for (let round = 0; round < 7; round++) {
+  for (let round = 0; round < 4; round++) {
     for (let n = 1; n <= 10; n++) {
       await harmonicRow(page, n).getByRole('textbox').fill(`-${20 + n * 5 + round / 10}`)
       await page.keyboard.press('Enter')
@@ -73,9 +73,9 @@ test('with 200 readings in the review a keystroke still moves the verdict at onc
     return times.sort((a, b) => a - b)[4]!
   })
   test.info().annotations.push({ type: 'keystroke to verdict, ms', description: spent.toFixed(0) })
-  console.log(`    keystroke to updated verdict with 204 readings: ${spent.toFixed(0)} ms`)
+  console.log(`    keystroke to updated verdict with 205 readings: ${spent.toFixed(0)} ms`)
   await page.goto(`${DEMO}/report`)
-  await expect(page.getByText('204, first')).toBeVisible()
+  await expect(page.getByText('205, first')).toBeVisible()
 })
 
 test('a question is asked, never a refusal: a lost sign, an absurd carrier', async ({ page }) => {

@@ -15,7 +15,7 @@ const form = reactive({ open: false, setId: '', place: '', who: '', text: '', su
 const sets = computed(() => context.value.review.sets.map(set => ({ value: set.id, title: setShortName(set) })))
 const places = computed(() => {
   const set = context.value.review.sets.find(({ id }) => id === form.setId)
-  return set ? stations.flatMap(station => station.plan(set, context.value).flatMap(step => step.slots.map(slot => ({ value: `${step.id}|${slot.id}`, title: `${station.title}, ${printMhz(step.channel.frequencyHz)}, ${step.level.name}${slot.id === 'carrier' ? '' : `, ${slot.label}`}`, station, step, slot })))) : []
+  return set ? stations.flatMap(station => station.plan(set, context.value).flatMap(step => step.slots.filter(({ measures }) => measures === 'level').map(slot => ({ value: `${step.id}|${slot.id}`, title: `${station.title}, ${printMhz(step.channel.frequencyHz)}, ${step.level.name}${slot.id === 'carrier' ? '' : `, ${slot.label}`}`, station, step, slot })))) : []
 })
 
 function openForm(): void {

@@ -7,7 +7,7 @@ export const MOMENTS = ['settled', 'key-up', 'ambient'] as const
 
 export type Moment = (typeof MOMENTS)[number]
 
-export const MOMENT_TITLES: Record<Moment, string> = { 'settled': 'Settled', 'key-up': 'At key-up', 'ambient': 'Ambient, unkeyed' }
+export const MOMENT_TITLES: Record<Moment, string> = { 'settled': 'Settled', 'key-up': 'At key-up', 'ambient': 'Ambient' }
 
 const AT = /^(x\d+|s\d+):(key-up|ambient)$/
 

@@ -1,0 +1,181 @@
+import { readFile } from 'node:fs/promises'
+import { expect, type Page, test } from '@playwright/test'
+import { DEMO, openDemo } from './support'
+
+/** Little-endian chunks of a WAV file. */
+function wav(samples: Int16Array | Float32Array, of: { rate: number; channels: number; promise?: number }): Buffer {
+  const float = samples instanceof Float32Array
+  const data = Buffer.from(samples.buffer, samples.byteOffset, samples.byteLength)
+  const head = Buffer.alloc(44)
+  head.write('RIFF', 0)
+  head.writeUInt32LE(36 + data.length, 4)
+  head.write('WAVEfmt ', 8)
+  head.writeUInt32LE(16, 16)
+  head.writeUInt16LE(float ? 3 : 1, 20)
+  head.writeUInt16LE(of.channels, 22)
+  head.writeUInt32LE(of.rate, 24)
+  head.writeUInt32LE(of.rate * of.channels * samples.BYTES_PER_ELEMENT, 28)
+  head.writeUInt16LE(of.channels * samples.BYTES_PER_ELEMENT, 32)
+  head.writeUInt16LE(8 * samples.BYTES_PER_ELEMENT, 34)
+  head.write('data', 36)
+  head.writeUInt32LE(of.promise ?? data.length, 40)
+  return Buffer.concat([head, data])
+}
+
+/** One tone of 1 kHz on a carrier, as I/Q. */
+function fmSamples(of: { rate: number; seconds: number; offsetHz: number; deviationHz: number }): Int16Array {
+  const count = Math.round(of.rate * of.seconds)
+  const samples = new Int16Array(2 * count)
+  for (let n = 0; n < count; n++) {
+    const t = n / of.rate
+    const phase = 2 * Math.PI * of.offsetHz * t - (of.deviationHz / 1000) * Math.cos(2 * Math.PI * 1000 * t)
+    samples[2 * n] = Math.round(12_000 * Math.cos(phase))
+    samples[2 * n + 1] = Math.round(12_000 * Math.sin(phase))
+  }
+  return samples
+}
+
+/** Two tones and one product, as audio. */
+function twoToneSamples(rate: number): Float32Array {
+  return Float32Array.from({ length: rate * 2 }, (_unused, n) => [[700, 0.3], [1900, 0.3], [3100, 0.3 * 10 ** (-30 / 20)]].reduce((sum, [hz, a]) => sum + a! * Math.cos(2 * Math.PI * hz! * n / rate), 0))
+}
+
+async function drop(page: Page, files: { name: string; bytes: Buffer }[]): Promise<void> {
+  const transfer = await page.evaluateHandle((given) => {
+    const data = new DataTransfer()
+    for (const { name, base64 } of given) data.items.add(new File([Uint8Array.from(atob(base64), letter => letter.charCodeAt(0))], name))
+    return data
+  }, files.map(({ name, bytes }) => ({ name, base64: bytes.toString('base64') })))
+  await page.locator('.columns').dispatchEvent('drop', { dataTransfer: transfer })
+}
+
+const dialog = (page: Page) => page.getByTestId('recording')
+const DEVIATION = `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`
+
+test('a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload', async ({ page }) => {
+  await openDemo(page)
+  await page.goto(DEVIATION)
+  await expect(page.getByRole('heading', { name: /Deviation/ }).first()).toBeVisible()
+  await drop(page, [{ name: 'mini.wav', bytes: wav(fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 4000, deviationHz: 2000 }), { rate: 96_000, channels: 2 }) }])
+  await expect(dialog(page)).toContainText('WAV, 16-bit, 2 channels')
+  await expect(dialog(page)).toContainText('One tone, fitted')
+  await expect(dialog(page)).toContainText(/half peak to peak (2\.000|1\.99\d|2\.00\d) kHz/)
+  const csv = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Spectrum as CSV' }).click()
+  expect((await readFile(await (await csv).path(), 'utf8')).split('\r\n')[0]).toContain('frequencyHz,meanDbc,highestDbc')
+  const annotated = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'SigMF annotations' }).click()
+  const meta = JSON.parse(await readFile(await (await annotated).path(), 'utf8')) as { global: Record<string, unknown>; annotations: { 'core:label': string }[] }
+  expect(meta.global['core:datatype']).toBe('ci16_le')
+  expect(meta.annotations.map(one => one['core:label'])).toContain('carrier')
+  await page.getByRole('button', { name: 'Keep 1 figure' }).click()
+  await expect(page.locator('[data-slot=tone] input')).toHaveValue(/^(2\.000|1\.99\d|2\.00\d) kHz$/)
+  await page.getByText(/^History/).click()
+  await expect(page.locator('.history')).toContainText('mini.wav')
+  await page.waitForTimeout(500)
+  await page.reload()
+  await expect(page.locator('[data-slot=tone] input')).toHaveValue(/kHz$/)
+  await expect(page.getByRole('img', { name: /Deviation over time/ })).toBeVisible()
+  await page.goto(`${DEMO}/report`)
+  await expect(page.getByText('from mini.wav (SHA-256', { exact: false })).toBeVisible()
+})
+
+test('SigMF is dropped as two files; the frequency is known to the hertz, the bandwidth has its neighbours', async ({ page }) => {
+  await openDemo(page)
+  await page.goto(`${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
+  const data = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 20_000 - 123.4, deviationHz: 1500 })
+  const meta = { global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 96_000 }, captures: [{ 'core:sample_start': 0, 'core:frequency': 146.5e6 }], annotations: [] }
+  const files = [{ name: 'mini.sigmf-data', bytes: Buffer.from(data.buffer) }, { name: 'mini.sigmf-meta', bytes: Buffer.from(JSON.stringify(meta)) }]
+  await drop(page, files)
+  await expect(dialog(page)).toContainText('Carrier 146.519877 MHz')
+  await page.getByRole('button', { name: 'Keep 1 figure' }).click()
+  await expect(page.locator('tr', { has: page.locator('[data-slot=cold]') })).toContainText('−123 Hz')
+
+  await page.goto(`${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await expect(page.locator('[data-slot=obw]')).toBeVisible()
+  await drop(page, files)
+  await page.getByRole('button', { name: 'Keep 5 figures' }).click()
+  await expect(page.locator('[data-slot=obw] input')).toHaveValue(/kHz$/)
+  await expect(page.locator('[data-slot=acp-upper-1] input')).toHaveValue(/dBc$/)
+})
+
+test('two tones come in as audio', async ({ page }) => {
+  await openDemo(page)
+  await page.goto(`${DEMO}/two-tone?set=tarnwick`)
+  await expect(page.locator('[data-slot=imd3]')).toBeVisible()
+  await drop(page, [{ name: 'tones.wav', bytes: wav(twoToneSamples(24_000), { rate: 24_000, channels: 1 }) }])
+  await expect(dialog(page)).toContainText('32-bit float, one channel')
+  await page.getByRole('button', { name: /Keep \d figures/ }).click()
+  await expect(page.locator('[data-slot=imd3] input')).toHaveValue('30.0 dB')
+  await expect(page.getByText('36.0 dB below PEP', { exact: false })).toBeVisible()
+})
+
+test('truncated, too slow, incomplete and foreign files are told in plain words, and nothing is lost', async ({ page }) => {
+  await openDemo(page)
+  await page.goto(DEVIATION)
+  await expect(page.locator('[data-slot=tone]')).toBeVisible()
+  const good = fmSamples({ rate: 96_000, seconds: 0.5, offsetHz: 0, deviationHz: 2000 })
+  await drop(page, [{ name: 'cut.wav', bytes: wav(good, { rate: 96_000, channels: 2, promise: 4 * good.byteLength }) }])
+  await expect(dialog(page)).toContainText('The file was cut short: it promises 2.00 s and holds 0.50 s')
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await drop(page, [{ name: 'slow.wav', bytes: wav(good, { rate: 8_000, channels: 2 }) }])
+  await expect(dialog(page).getByRole('alert')).toContainText('sample rate for a deviation')
+  await dialog(page).getByLabel('Samples a second').fill('96000')
+  await page.keyboard.press('Enter')
+  await dialog(page).getByRole('button', { name: 'Read again' }).click()
+  await expect(dialog(page)).toContainText('Deviation +')
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  const notice = page.getByTestId('notice')
+  await drop(page, [{ name: 'half.sigmf-meta', bytes: Buffer.from('{}') }])
+  await expect(notice).toContainText('drop “half.sigmf-data” together')
+  await drop(page, [{ name: 'broken.wav', bytes: Buffer.from('RIFFxxxxWAVE') }])
+  await expect(notice).toContainText('cut short')
+  await drop(page, [{ name: 'notes.pdf', bytes: Buffer.from('%PDF') }])
+  await expect(notice).toContainText('no recording known here')
+  await expect(page.locator('[data-slot=tone] input')).toHaveValue('')
+})
+
+test('300 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({ page }) => {
+  await openDemo(page)
+  await page.goto(`${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await expect(page.locator('[data-slot=obw]')).toBeVisible()
+  // Made in the page from one piece over and over, so that it never lies whole in memory.
+  await page.evaluate(() => {
+    const piece = new Int16Array(2 * 960_000)
+    for (let n = 0; n < 960_000; n++) {
+      const phase = 2 * Math.PI * ((15_000 * n) / 2_400_000) - 2 * Math.cos((2 * Math.PI * 1000 * n) / 2_400_000)
+      piece[2 * n] = Math.round(9000 * Math.cos(phase))
+      piece[2 * n + 1] = Math.round(9000 * Math.sin(phase))
+    }
+    const part = new Blob([piece])
+    const data = new File(Array.from({ length: 78 }, () => part), 'long.sigmf-data')
+    const meta = new File([JSON.stringify({ global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 2_400_000 }, captures: [{ 'core:sample_start': 0 }], annotations: [] })], 'long.sigmf-meta')
+    const transfer = new DataTransfer()
+    transfer.items.add(data)
+    transfer.items.add(meta)
+    const watch = window as unknown as { longest: number; last: number; size: number; again: () => void }
+    watch.size = data.size
+    watch.longest = 0
+    watch.last = performance.now()
+    const look = () => {
+      const now = performance.now()
+      watch.longest = Math.max(watch.longest, now - watch.last)
+      watch.last = now
+      requestAnimationFrame(look)
+    }
+    requestAnimationFrame(look)
+    watch.again = () => document.querySelector('.columns')!.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
+    watch.again()
+  })
+  expect(await page.evaluate(() => (window as unknown as { size: number }).size)).toBeGreaterThan(290e6)
+  await expect(dialog(page)).toContainText(/% of 300 MB read/)
+  await dialog(page).getByRole('button', { name: 'Cancel' }).click()
+  await expect(dialog(page)).toContainText('Cancelled. Nothing was kept')
+  await dialog(page).getByRole('button', { name: 'Read again' }).click()
+  await expect(dialog(page)).toContainText('Occupied bandwidth', { timeout: 90_000 })
+  const longest = await page.evaluate(() => (window as unknown as { longest: number }).longest)
+  console.log(`    longest pause of the page while 300 MB were read: ${longest.toFixed(0)} ms`)
+  expect(longest).toBeLessThan(2000)
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(dialog(page)).toBeHidden()
+})
