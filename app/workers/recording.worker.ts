@@ -99,7 +99,7 @@ const api = {
     return transfer(gathered, [gathered.welch.sum.buffer, gathered.welch.highest.buffer, gathered.picture.levelsDb.buffer])
   }),
 
-  conclude: (stretches: readonly GatheredStretch[], source: { sampleRateHz: number; centreHz: number | null; sampleCount: number }, wanted: Wanted & { fmShiftHz: number | null }): Promise<RecordingAnswer<RecordingAnalysis>> =>
+  conclude: (stretches: readonly GatheredStretch[], source: { sampleRateHz: number; centreHz: number | null; sampleCount: number; layout: 'iq' | 'audio' }, wanted: Wanted & { fmShiftHz: number | null }): Promise<RecordingAnswer<RecordingAnalysis>> =>
     answer(async () => concludeAnalysis(stretches, source, wanted)),
 
   /** SHA-256 of the file that holds the samples, read in slices. */

@@ -73,5 +73,5 @@ export async function analyseRecording(input: AnalyseInput): Promise<RecordingAn
   })
   const own = { ...settings, columns: Math.ceil(settings.columns / stretches.length) }
   const gathered = await Promise.all(stretches.map((stretch, i) => asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, own, stretch, told(i)))))
-  return asked(now, now.remotes[0]!.conclude(gathered, { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount }, { ...wanted, fmShiftHz: settings.fmShiftHz }))
+  return asked(now, now.remotes[0]!.conclude(gathered, { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount, layout: choice.use.kind }, { ...wanted, fmShiftHz: settings.fmShiftHz }))
 }

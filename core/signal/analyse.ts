@@ -88,11 +88,14 @@ export interface RecordingAnalysis {
 
 const CURVE_POINTS = 600
 
+/** A real signal’s spectrum is mirrored about nought: only one side is searched. */
+const AUDIO_FROM_HZ = 20
+
 /** How far the occupied bandwidth looks to each side, channel spacings. */
 const LOOK_SPACINGS = 2.5
 
 /** Puts the stretches of a recording together and reads everything wanted from them. */
-export function concludeAnalysis(stretches: readonly GatheredStretch[], source: Pick<SampleSource, 'sampleRateHz' | 'centreHz' | 'sampleCount'>, wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>): RecordingAnalysis {
+export function concludeAnalysis(stretches: readonly GatheredStretch[], source: Pick<SampleSource, 'sampleRateHz' | 'centreHz' | 'sampleCount' | 'layout'>, wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>): RecordingAnalysis {
   const spectrum = spectrumFrom(addWelchSums(stretches.map(({ welch }) => welch)), source)
   const without: string[] = []
   const attempt = <T>(run: () => T): T | null => {
@@ -116,7 +119,7 @@ export function concludeAnalysis(stretches: readonly GatheredStretch[], source: 
   return {
     seconds: source.sampleCount / source.sampleRateHz, sampleRateHz: source.sampleRateHz, spectrum, peaks, carrierHz, without, deviation, occupied, adjacent,
     noiseFloorDb: decibels(noiseFloorPower(spectrum)), picture: joinPictures(stretches.map(({ picture }) => picture)),
-    curve: sums && deviationCurve(sums, CURVE_POINTS), twoTone: wanted.twoTone ? attempt(() => twoTone(spectrum)) : null,
+    curve: sums && deviationCurve(sums, CURVE_POINTS), twoTone: wanted.twoTone ? attempt(() => twoTone(spectrum, source.layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {})) : null,
     words: `${spectrum.frames} frames of ${spectrum.meanPower.length} samples, ${WINDOW_TITLES[spectrum.window]} window, half overlapping; resolution bandwidth ${spectrum.enbwHz < 100 ? spectrum.enbwHz.toFixed(1) : Math.round(spectrum.enbwHz)} Hz.`,
   }
 }

@@ -20,7 +20,7 @@ const powerW = computed(() => powerToExpect(step.set, step.claim).powerW)
 const heats = computed(() => (store.context ? heatNow({ set: step.set, chainId: step.chainId, frequencyHz: step.channel.frequencyHz, powerW: powerW.value, now: now.value }, store.context) : []))
 const narrowest = computed(() => heats.value.reduce<(typeof heats.value)[number] | null>((least, heat) => (least === null || heat.leftS < least.leftS ? heat : least), null))
 const allowedS = computed(() => Math.floor(narrowest.value?.leftS ?? step.set.keyDownLimitS))
-const restS = computed(() => Math.max(0, ...heats.value.filter(({ leftS }) => leftS < 1).map(heat => heat.restS)))
+const restS = computed(() => Math.max(0, ...heats.value.filter(({ leftS, restS: rest }) => leftS < 1 && Number.isFinite(rest)).map(heat => heat.restS)))
 const warmest = computed(() => heats.value.filter(({ share }) => share > 0.02).sort((a, b) => b.share - a.share).slice(0, 2))
 const totalS = computed(() => store.review?.keyDowns.filter(({ setId }) => setId === step.set.id).reduce((sum, { seconds }) => sum + seconds, 0) ?? 0)
 
@@ -49,7 +49,7 @@ function toggle(): void {
     return
   }
   if (allowedS.value < 1) {
-    ui.say(`The ${narrowest.value?.name ?? 'radio'} needs ${clock(Math.max(1, restS.value))} of rest first.`)
+    ui.say(restS.value >= 1 ? `The ${narrowest.value?.name ?? 'radio'} needs ${clock(restS.value)} of rest first.` : `The ${narrowest.value?.name ?? 'radio'} does not bear this power: do not key up.`)
     return
   }
   keyedSince.value = now.value

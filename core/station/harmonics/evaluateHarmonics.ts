@@ -19,10 +19,8 @@ const ABSURD_ABOVE_DB = 3
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
 export function evaluateHarmonics(step: Step, context: StationContext): StepResult {
   const more = moreSlots(step, context)
-  const extra = more.flatMap(({ id }) => {
-    const reading = context.reading(step.set.id, step.id, id)
-    return reading ? [reading, correctReading(reading, context)] : []
-  })
+  const planned = new Set(step.slots.map(({ id }) => id))
+  const extra = [...context.readingsOf(step).values()].filter(({ slot }) => !planned.has(slot)).flatMap(reading => [reading, correctReading(reading, context)])
   return context.reuse(step, [...stepDependencies(step, context), meteredCarrier(step, context), context.review.padTests, ...extra], () => evaluate(step, more, context))
 }
 

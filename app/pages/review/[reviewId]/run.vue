@@ -217,7 +217,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
 .costs td { padding: 1px 0; }
 .also :deep(.v-selection-control) { min-height: 28px; }
 .own { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; width: 100%; }
-.list { overflow-x: auto; padding: 2px 6px; }
+.list { position: relative; overflow-x: auto; padding: 2px 6px; }
 .list table { min-width: 980px; }
 .plain td, .plain th { padding: 3px 6px; white-space: nowrap; }
 .plain td.state, .more td { white-space: normal; }
