@@ -1,4 +1,4 @@
-import { sizeFor, windowFacts, type RecordingAnalysis } from '#core/signal'
+import { sizeFor, type SpectrumCurve, windowFacts, type RecordingAnalysis } from '#core/signal'
 import type { Step } from '#core/station'
 import type { RecordingLook } from '~/workers/recording.worker'
 
@@ -76,7 +76,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     problem.value = ''
     progress.value = 0
     const want = needs(place)
-    const choice = { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const } : { kind: 'audio' as const, channel: 0 }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz }
+    const choice = choiceOf(chosen)
     try {
       const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
       const plain = toRaw(files.value)
@@ -94,6 +94,31 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
       if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
     }
     if (mine === run) progress.value = null
+  }
+
+  /** A closer look around the carrier that was found; null when it was cancelled. */
+  async function lookCloser(widthHz: number): Promise<SpectrumCurve | null> {
+    const chosen = setup.value
+    const found = analysis.value
+    if (!chosen || !found) return null
+    const mine = ++run
+    progress.value = 0
+    try {
+      const { zoomInto } = await import('~/workers/recordingWorkers')
+      const curve = await zoomInto(toRaw(files.value), choiceOf(chosen), { middleHz: found.carrierHz ?? 0, widthHz }, (share) => { if (mine === run) progress.value = share })
+      return mine === run ? curve : null
+    }
+    catch (error) {
+      if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
+      return null
+    }
+    finally {
+      if (mine === run) progress.value = null
+    }
+  }
+
+  function choiceOf(chosen: RecordingSetup) {
+    return { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const } : { kind: 'audio' as const, channel: 0 }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz }
   }
 
   /** Stops the analysis at once; the workers are let go. */
@@ -126,7 +151,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     sha256.value = ''
   }
 
-  return { files, looks, setup, analysis, progress, problem, bringIn, choose, analyse, cancel, evidence, drop }
+  return { files, looks, setup, analysis, progress, problem, bringIn, choose, analyse, lookCloser, cancel, evidence, drop }
 }
 
 export type Recordings = ReturnType<typeof useRecordings>

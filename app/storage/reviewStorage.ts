@@ -29,6 +29,15 @@ interface TraceRecord extends TracePoints {
   schemaVersion: number
 }
 
+interface CurveRecord extends CurvePoints {
+  schemaVersion: number
+}
+
+interface PictureRecord {
+  schemaVersion: number
+  dataUrl: string
+}
+
 const store = localforage.createInstance({ name: 'rigorous-meter', storeName: 'reviews', description: 'Reviews, readings and traces' })
 
 const headKey = (id: string) => `head:${id}`
@@ -116,22 +125,25 @@ export async function loadTrace(reviewId: string, traceId: string): Promise<Trac
 }
 
 export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
-  await write(() => store.setItem<CurvePoints>(curveKey(reviewId, curveId), points))
+  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
+  await write(() => store.setItem<CurveRecord>(curveKey(reviewId, curveId), { schemaVersion: REVIEW_SCHEMA_VERSION, ...points }))
 }
 
 /** Points of a curve; null when they are not there. */
 export async function loadCurve(reviewId: string, curveId: string): Promise<CurvePoints | null> {
-  return store.getItem<CurvePoints>(curveKey(reviewId, curveId))
+  const record = await store.getItem<CurveRecord>(curveKey(reviewId, curveId))
+  return record && { x: record.x, y: record.y, y2: record.y2 }
 }
 
 /** Keeps a picture as a data URL. */
 export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
-  await write(() => store.setItem<string>(pictureKey(reviewId, pictureId), dataUrl))
+  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
+  await write(() => store.setItem<PictureRecord>(pictureKey(reviewId, pictureId), { schemaVersion: REVIEW_SCHEMA_VERSION, dataUrl }))
 }
 
 /** A picture as a data URL; null when it is not there. */
 export async function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
-  return store.getItem<string>(pictureKey(reviewId, pictureId))
+  return (await store.getItem<PictureRecord>(pictureKey(reviewId, pictureId)))?.dataUrl ?? null
 }
 
 function writeJournal(review: Review): void {

@@ -3,7 +3,7 @@ import { expose, transfer } from 'comlink'
 import { createSHA256 } from 'hash-wasm'
 import { CoreError } from '#core/errors'
 import { type ByteSource, type ChannelUse, openRecordings, type Recording, samplesOf, type SigmfMeta } from '#core/format'
-import { type AnalysisSettings, concludeAnalysis, fastFft, type FftEngine, type GatheredStretch, gatherStretch, portableFft, type RecordingAnalysis, spectrumFrom, spectrumPeaks, type Wanted, Welch } from '#core/signal'
+import { type AnalysisSettings, concludeAnalysis, fastFft, type FftEngine, type GatheredStretch, gatherStretch, portableFft, type RecordingAnalysis, sizeFor, type SpectrumCurve, spectrumCurve, spectrumFrom, spectrumPeaks, type Wanted, Welch, zoomSpectrum } from '#core/signal'
 import { simulatedFm, type SimulatedFm, type SimulatedLine, simulatedLines } from '#core/virtual'
 
 /** What a page must know of a recording before it is analysed. */
@@ -101,6 +101,14 @@ const api = {
 
   conclude: (stretches: readonly GatheredStretch[], source: { sampleRateHz: number; centreHz: number | null; sampleCount: number; layout: 'iq' | 'audio' }, wanted: Wanted & { fmShiftHz: number | null }): Promise<RecordingAnswer<RecordingAnalysis>> =>
     answer(async () => concludeAnalysis(stretches, source, wanted)),
+
+  /** A closer look at a stretch of the spectrum. */
+  zoom: (files: readonly File[], choice: RecordingChoice, of: { middleHz: number; widthHz: number }, onProgress: (share: number) => void): Promise<RecordingAnswer<SpectrumCurve>> => answer(async () => {
+    const source = await samples(files, choice)
+    const size = sizeFor(1.5 * of.widthHz, { resolutionHz: of.widthHz / 400, enbwBins: 2, sampleCount: Math.floor((source.sampleCount * 1.5 * of.widthHz) / source.sampleRateHz) })
+    const spectrum = await zoomSpectrum(source, { ...of, size, window: 'blackman-harris' }, await engineOf(), { onProgress })
+    return spectrumCurve(spectrum, { carrierHz: of.middleHz, withinHz: of.widthHz / 2, points: 900, referenceDb: 0 })
+  }),
 
   /** SHA-256 of the file that holds the samples, read in slices. */
   hash: (file: File): Promise<RecordingAnswer<string>> => answer(async () => {

@@ -1,5 +1,5 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import { type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, stretchesOf, type Wanted } from '#core/signal'
+import { type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, type SpectrumCurve, stretchesOf, type Wanted } from '#core/signal'
 import type { RecordingAnswer, RecordingChoice, RecordingLook, RecordingWorker } from './recording.worker'
 
 const WORKERS = 2
@@ -41,6 +41,11 @@ export function lookAtRecordings(files: readonly File[]): Promise<RecordingLook[
 export function strongestIn(files: readonly File[], choice: RecordingChoice): Promise<number | null> {
   const now = theCrew()
   return asked(now, now.remotes[0]!.strongest(files, choice))
+}
+
+export function zoomInto(files: readonly File[], choice: RecordingChoice, of: { middleHz: number; widthHz: number }, onProgress: (share: number) => void): Promise<SpectrumCurve> {
+  const now = theCrew()
+  return asked(now, now.remotes[0]!.zoom(files, choice, of, proxy(onProgress)))
 }
 
 export function hashOf(file: File): Promise<string> {

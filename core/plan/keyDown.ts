@@ -13,8 +13,3 @@ export const REST_PER_KEYED = 1
 export function keyDownState(keyedS: number, limitS: number): KeyDownState {
   return { keyedS, leftS: limitS - keyedS, mustRest: keyedS >= limitS }
 }
-
-/** Rest still needed, s: what was keyed last, less what has been rested since. */
-export function restLeftS(keyedS: number, restedS: number): number {
-  return Math.max(0, keyedS * REST_PER_KEYED - restedS)
-}

@@ -1,4 +1,4 @@
-import { type BenchCheck, benchChecks, type BenchCheckInput, HEAT_DEFAULTS, levelStairsFromWatts, partHeat } from '../chain'
+import { type BenchCheck, benchChecks, type BenchCheckInput } from '../chain'
 import { evaluateLimit, evaluateSeveral } from '../rules'
 import { carrierFacts } from './carrierFacts'
 import type { Step } from './contract'
@@ -36,25 +36,4 @@ export function limitAtHarmonicDbm(context: StationContext, step: Pick<Step, 'se
 /** The limit on harmonics to draw down a chain: the strictest of the rulebooks', or the yardstick's where they have none. */
 export function strictestLimitDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number): number | null {
   return limitAtHarmonicDbm(context, step, powerW, 2)
-}
-
-/**
- * Longest the set may be keyed in one go on this step, s: what the set bears, and what the parts of the chain bear at the power to
- * expect; 0 where a part bears none of it.
- */
-export function keyDownAllowedS(step: Step, context: StationContext): number {
-  const chain = context.chain(step.chainId)
-  if (!chain) return step.set.keyDownLimitS
-  const { powerW } = powerToExpect(step.set, step.claim)
-  const stairs = levelStairsFromWatts(chain, context.instrument(chain.instrumentId), { powerW, frequencyHz: step.channel.frequencyHz })
-  const { conditions = HEAT_DEFAULTS } = checkConditions(context)
-  const soaking = [
-    ...stairs.stairs.flatMap(({ part, heatW }) => (part.kind === 'pad' || part.kind === 'load' || part.kind === 'combiner' ? [{ part, heatW }] : [])),
-    ...(stairs.termination ? [stairs.termination] : []),
-  ]
-  return soaking.reduce((least, { part, heatW }) => {
-    if (heatW === null || part.ratingW === null) return least
-    const heat = partHeat(part, heatW, conditions)
-    return heat.continuous ? least : Math.min(least, Math.floor(heat.mayBeKeyedS))
-  }, step.set.keyDownLimitS)
 }

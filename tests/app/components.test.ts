@@ -3,6 +3,8 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
 import { budget, contribution } from '#core/uncertainty'
+import EntryField from '~/components/fields/EntryField.vue'
+import FigureField from '~/components/fields/FigureField.vue'
 import ReadingField from '~/components/fields/ReadingField.vue'
 import { evaluateLimit, rulebookById } from '#core/rules'
 import BudgetPanel from '~/components/run/BudgetPanel.vue'
@@ -14,7 +16,7 @@ import { lampsFrom } from '~/composables/useLamps'
 import { isOnControl, isTyping } from '~/keys/isTyping'
 import { harmonic } from '../support/bench'
 
-const global = { components: { VerdictMark } }
+const global = { components: { VerdictMark, EntryField } }
 const verdict = (change: Partial<Verdict> = {}): Verdict => ({ state: 'inside', marginDb: 15.5, rangeDb: 1.7, marginLowDb: 13.8, marginHighDb: 17.2, probabilityComplies: 1, why: null, isBound: false, form: 'three', ...change })
 
 describe('MarginStrip', () => {
@@ -134,6 +136,30 @@ describe('keys', () => {
     expect(isTyping(keyOn('<p data-at></p>'))).toBe(false)
     expect(isOnControl(keyOn('<button><b data-at></b></button>'))).toBe(true)
     expect(isOnControl(keyOn('<p data-at></p>'))).toBe(false)
+  })
+})
+
+describe('FigureField', () => {
+  const field = (change: Record<string, unknown> = {}) => mount(FigureField, { props: { figure: null, options: { unit: 'Hz', bareScale: 1000, min: 0, max: 100_000 }, label: 'Deviation', ...change }, global })
+
+  it('takes a bare number in the field’s usual unit, and another where it is said', async () => {
+    const one = field()
+    const input = one.find('input')
+    await input.trigger('focus')
+    await input.setValue('2,38')
+    expect(one.find('.preview').text()).toBe('2.380\u00a0kHz')
+    await input.trigger('keydown', { key: 'Enter' })
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ text: '2,38', read: { value: 2380, resolution: 10 } })
+    await input.setValue('850 Hz')
+    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ read: { value: 850 } })
+  })
+
+  it('refuses what the field cannot hold', async () => {
+    const one = field()
+    await one.find('input').setValue('3 V')
+    await one.find('input').trigger('keydown', { key: 'Enter' })
+    expect(one.find('[role=alert]').text()).toContain('not a unit for this field')
+    expect(one.emitted('keep')).toBeUndefined()
   })
 })
 

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
 import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
-import { listReviews, loadReview, loadTrace, removeReview, saveReview, saveTrace, StorageError } from '~/storage/reviewStorage'
+import { listReviews, loadCurve, loadPicture, loadReview, loadTrace, removeReview, saveCurve, savePicture, saveReview, saveTrace, StorageError } from '~/storage/reviewStorage'
 
 const disk = vi.hoisted(() => ({ records: new Map<string, unknown>(), full: false, writes: [] as string[] }))
 
@@ -46,6 +46,18 @@ describe('keeping reviews in the browser', () => {
     for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadTrace(review.id, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
     expect(await loadTrace(review.id, 't2')).toBeNull()
+  })
+
+  it('keeps curves, gaps and all, and pictures; removing a review takes them along', async () => {
+    await saveReview(review)
+    await saveCurve(review.id, 'c1', { x: Float64Array.of(1), y: Float64Array.of(Number.NaN), y2: new Float64Array(0) })
+    await savePicture(review.id, 'p1', 'data:image/jpeg;base64,AAAA')
+    for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
+    expect((await loadCurve(review.id, 'c1'))?.y).toEqual(Float64Array.of(Number.NaN))
+    expect(await loadPicture(review.id, 'p1')).toBe('data:image/jpeg;base64,AAAA')
+    expect([await loadCurve(review.id, 'c2'), await loadPicture(review.id, 'p2')]).toEqual([null, null])
+    await removeReview(review.id)
+    expect(disk.records.size).toBe(0)
   })
 
   it('writes the journal before the records and drops it after', async () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { withAnnotations, writeCsv } from '#core/format'
 import { printHz, printMhz, printSigned } from '#core/quantity'
-import { type RecordingAnalysis, spectrumCurve } from '#core/signal'
+import { type RecordingAnalysis, type SpectrumCurve, spectrumCurve } from '#core/signal'
 import type { Step } from '#core/station'
 import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
 import type { FigureInput } from '~/composables/useStationRun'
@@ -31,12 +31,22 @@ const busy = ref(false)
 
 const carrierHz = computed(() => analysis.value?.carrierHz ?? 0)
 const reference = computed(() => analysis.value?.adjacent?.ownPowerDb ?? analysis.value?.peaks[0]?.levelDb ?? 0)
+/** How much closer than the station’s own width a closer look goes. */
+const CLOSER = 8
+const closer = shallowRef<SpectrumCurve | null>(null)
+watch(analysis, () => { closer.value = null })
+async function toggleCloser(): Promise<void> {
+  closer.value = closer.value ? null : await recordings.lookCloser((2 * halfWidthHz) / CLOSER)
+}
+const shownHalfHz = computed(() => (closer.value ? halfWidthHz / CLOSER : halfWidthHz))
+
 const curve = computed(() => {
   if (!analysis.value) return null
+  if (closer.value) return { x: closer.value.offsetHz, y: closer.value.meanDb.map(db => db - reference.value), y2: closer.value.highestDb.map(db => db - reference.value) }
   const thin = spectrumCurve(analysis.value.spectrum, { carrierHz: carrierHz.value, withinHz: halfWidthHz, points: 700, referenceDb: reference.value })
   return { x: thin.offsetHz, y: thin.meanDb, y2: thin.highestDb }
 })
-const option = computed(() => buildChannelSpectrumOption({ palette: palette.value, curve: curve.value, bands: analysis.value ? bandsOf(analysis.value) : [], lines: [], levelName: 'dBc', halfWidthHz }))
+const option = computed(() => buildChannelSpectrumOption({ palette: palette.value, curve: curve.value, bands: analysis.value ? bandsOf(analysis.value) : [], lines: [], levelName: 'dBc', halfWidthHz: shownHalfHz.value }))
 const facts = computed(() => {
   const found = analysis.value
   if (!found) return []
@@ -74,8 +84,8 @@ function annotate(): void {
 
 function takeCsv(): void {
   if (!curve.value || !look.value) return
-  const rows = Array.from(curve.value.x, (hz, i) => [Math.round(10 * (hz + carrierHz.value + (setup.value?.centreHz ?? 0))) / 10, Math.round(100 * curve.value!.y[i]!) / 100, Math.round(100 * curve.value!.y2[i]!) / 100])
-  downloadFile(`${look.value.name.replace(/\.[^.]+$/, '')}-spectrum.csv`, new Blob(['\uFEFF', writeCsv([['frequencyHz', 'meanDbc', 'highestDbc'], ...rows])], { type: 'text/csv' }))
+  const rows = Array.from(curve.value.x, (hz, i) => [Math.round(10 * (hz + carrierHz.value + (setup.value?.centreHz ?? 0))) / 10, Math.round(100 * curve.value!.y[i]!) / 100, Math.round(100 * curve.value!.y2[i]!) / 100, Math.round(100 * (curve.value!.y[i]! - 10 * Math.log10(analysis.value!.spectrum.enbwHz))) / 100])
+  downloadFile(`${look.value.name.replace(/\.[^.]+$/, '')}-spectrum.csv`, new Blob(['\uFEFF', writeCsv([['frequencyHz', 'meanDbc', 'highestDbc', 'densityDbcPerHz'], ...rows])], { type: 'text/csv' }))
 }
 
 function close(): void {
@@ -113,7 +123,8 @@ function close(): void {
       </div>
       <div class="row end">
         <template v-if="analysis">
-          <VBtn variant="text" @click="takeCsv">Spectrum as CSV</VBtn>
+          <VBtn variant="text" :disabled="progress !== null" @click="toggleCloser">{{ closer ? 'Whole width' : 'Look closer' }}</VBtn>
+          <VBtn variant="text" :disabled="closer !== null" @click="takeCsv">Spectrum as CSV</VBtn>
           <VBtn variant="text" @click="annotate">SigMF annotations</VBtn>
         </template>
         <VBtn variant="text" @click="close">Leave it</VBtn>

@@ -70,8 +70,3 @@ function lineOf(peak: SpectrumPeak, of: { order: 3 | 5 | 7; side: 'lower' | 'upp
     standardUncertaintyDb: 20 / Math.LN10 / Math.sqrt(2 * 10 ** (Math.max(0, peak.aboveFloorDb) / 10) * Math.max(1, frames)),
   }
 }
-
-/** Ratio against either tone turned into one against the peak envelope power: 6.02 dB more flattering. */
-export function againstPepDb(belowToneDb: number): number {
-  return belowToneDb + TONE_BELOW_PEP_DB
-}

@@ -15,11 +15,17 @@ export interface Droop {
 /** Smallest change a time constant is fitted to, dB. */
 const LEAST_CHANGE_DB = 0.1
 
+/** The time of a slot of the log, s; null for any other slot. */
+export function momentOf(slotId: string): number | null {
+  const found = /^t(\d+(?:\.\d+)?)$/.exec(slotId)
+  return found ? Number(found[1]) : null
+}
+
 /** The log of a step, from the slots that were read; null with fewer than two moments. */
 export function droopOf(slots: readonly SlotResult[]): Droop | null {
   const moments = slots.flatMap((result) => {
-    const found = /^t(\d+(?:\.\d+)?)$/.exec(result.slot.id)
-    return found && result.corrected ? [{ atS: Number(found[1]), result, levelDbm: result.corrected.levelDbm }] : []
+    const atS = momentOf(result.slot.id)
+    return atS !== null && result.corrected ? [{ atS, result, levelDbm: result.corrected.levelDbm }] : []
   }).sort((a, b) => a.atS - b.atS)
   const [first] = moments
   const last = moments.at(-1)

@@ -26,12 +26,6 @@ export const USUAL_DROOP_DB = 0.3
 
 const KEY_DOWN_S = 300
 
-/** The time of a slot of the log, s; null for any other slot. */
-export function momentOf(slotId: string): number | null {
-  const found = /^t(\d+(?:\.\d+)?)$/.exec(slotId)
-  return found ? Number(found[1]) : null
-}
-
 /** A slot of the log. */
 export function momentSlot(seconds: number, frequencyHz: number): Slot {
   return { id: `t${seconds}`, label: `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`, frequencyHz, measures: 'level', optional: seconds > 60 }

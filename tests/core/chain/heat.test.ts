@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { averagingTimeS, benchChecks, deratedW, HEAT_DEFAULTS, type HeatConditions, libraryPart, partHeat } from '#core/chain'
-import { keyDownAllowedS, stationById } from '#core/station'
+import { heatNow } from '#core/plan'
+import { stationById } from '#core/station'
 import { analyser, chainOf, pad, radio, reviewOf, withReadings } from '../../support/bench'
 
 const small = pad(30, { ratingW: 10, zeroRatingAtC: 125, peakW: 50 })
@@ -60,7 +61,9 @@ describe('the checks before keying up', () => {
 describe('the longest key-down of a step', () => {
   const allowed = (part: Parameters<typeof partHeat>[0], claimW: number) => {
     const context = withReadings(reviewOf({ instrument: analyser({ damageDbm: 60, overloadDbm: 50 }), parts: [part], set: radio({}, { claimW }) }), [])
-    return keyDownAllowedS(stationById('harmonics').plan(context.review.sets[0]!, context)[0]!, context)
+    const step = stationById('harmonics').plan(context.review.sets[0]!, context)[0]!
+    const heats = heatNow({ set: step.set, chainId: step.chainId, frequencyHz: step.channel.frequencyHz, powerW: step.claim.kind === 'watts' ? step.claim.powerW : 0, now: 0 }, context)
+    return Math.floor(Math.min(...heats.map(({ leftS }) => leftS)))
   }
   it('is what the set bears, or less where a part bears less', () => {
     expect([allowed(small, 5), allowed(small, 20), allowed(small, 60)]).toEqual([60, 30, 0])
