@@ -14,7 +14,7 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   css: ['vuetify/styles/layers', 'vuetify/styles/core', '~/assets/fonts.css', '~/assets/base.css'],
   runtimeConfig: {
-    public: { demo: false, version: process.env.npm_package_version ?? '0.2.0' },
+    public: { demo: false, version: process.env.npm_package_version ?? '0.3.0' },
   },
   app: {
     head: {

@@ -9,12 +9,17 @@ const VIEWS = [
   ['shelf', '', {}],
   ['card', `${DEMO}/card?set=trek-b`, {}],
   ['rulebooks', `${DEMO}/rulebooks?set=trek-b`, {}],
-  ['rulebook-editor', `${DEMO}/rulebooks?set=trek-b`, { click: 'Copy and change' }],
   ['bench', `${DEMO}/bench?set=trek-b`, {}],
-  ['measure-path', `${DEMO}/bench?set=c1&chain=club50`, { click: ['30 dB pad', 'Measure this path'] }],
+  ['run', `${DEMO}/run?set=trek-a`, {}],
   ['carrier-power', `${DEMO}/carrier-power?set=trek-b&step=carrier-power:${HIGH}`, {}],
   ['harmonics', `${DEMO}/harmonics?set=trek-b&step=harmonics:${HIGH}&slot=x3`, {}],
-  ['harmonics-night', `${DEMO}/harmonics?set=mini&step=harmonics:${HIGH}&slot=x3`, { colorScheme: 'dark' }],
+  ['power-over-time', `${DEMO}/power-over-time?set=trek-b&step=power-over-time:${HIGH}`, {}],
+  ['off-air', `${DEMO}/off-air?set=trek-b&step=off-air:${HIGH}`, {}],
+  ['deviation', `${DEMO}/deviation?set=tarnwick`, {}],
+  ['recording', `${DEMO}/deviation?set=mini&step=deviation:${HIGH}`, { click: 'Simulated receiver', settleMs: 5000 }],
+  ['frequency', `${DEMO}/frequency?set=trek-a&step=frequency:2m:2m-2:low`, {}],
+  ['bandwidth-night', `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`, { colorScheme: 'dark' }],
+  ['two-tone', `${DEMO}/two-tone?set=tarnwick`, {}],
   ['findings', `${DEMO}/findings?set=trek-b`, {}],
   ['report', `${DEMO}/report?set=trek-b`, {}],
   ['tools', 'tools', {}],
@@ -25,7 +30,7 @@ await ensurePackages()
 await ensureBuilt()
 const { child, address } = await startServer({ port: await freePort(4397), demo: true })
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
-for (const [name, path, { click = [], ...options }] of VIEWS) {
+for (const [name, path, { click = [], settleMs = 800, ...options }] of VIEWS) {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })).newPage()
   await page.goto(address)
   await page.waitForSelector('.review')
@@ -33,7 +38,7 @@ for (const [name, path, { click = [], ...options }] of VIEWS) {
   await page.waitForTimeout(1500)
   for (const text of [click].flat()) {
     await page.getByRole('button', { name: text }).first().click()
-    await page.waitForTimeout(800)
+    await page.waitForTimeout(settleMs)
   }
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) })
   await page.context().close()

@@ -42,7 +42,7 @@ function summarySection(context: StationContext): ReportSection {
   const found = findings(context)
   const blocks: ReportBlock[] = []
   if (context.review.purpose) blocks.push({ kind: 'paragraph', text: context.review.purpose })
-  blocks.push({ kind: 'facts', rows: [['Radios', context.review.sets.map(setName).join('; ') || 'none yet'], ['Readings', `${context.review.readings.length}, first ${dayOf(context, 0)}, last ${dayOf(context, -1)}`]] })
+  blocks.push({ kind: 'facts', rows: [['Radios', context.review.sets.map(setName).join('; ') || 'none yet'], ['Readings', `${context.review.readings.length} levels and ${context.review.figures.length} other figures, first ${dayOf(context, 0)}, last ${dayOf(context, -1)}`]] })
   for (const set of found.sets) {
     const rows = found.rows.map(row => ({ row, answer: row.answers.find(({ set: other }) => other.id === set.id)!.answer })).filter(({ answer }) => !['Not on this set', 'No such level'].includes(answer.words))
     blocks.push({

@@ -1,6 +1,6 @@
 import { printMhz } from '../quantity'
 import type { RadioSet } from '../review'
-import { CARRIER_POWER_ID, HARMONICS_ID, isRead, rangeWords, type SlotResult, type StationContext, type StepResult, valueWords, wantedStations } from '../station'
+import { CARRIER_POWER_ID, droopOf, HARMONICS_ID, isRead, OFF_AIR_ID, POWER_OVER_TIME_ID, rangeWords, type SlotResult, type StationContext, type StepResult, STRESS_ID, USUAL_DROOP_DB, valueWords, wantedStations } from '../station'
 import type { ReportBlock, ReportCell } from './model'
 
 /** Every step of the stations besides power and harmonics that something was read at, as tables. */
@@ -24,10 +24,24 @@ function tableOf(title: string, result: StepResult, context: StationContext): Re
       ]),
     },
     { kind: 'paragraph', quiet: true, text: conditionWords(read) },
+    ...besides(result, context),
     ...reasons.map((text): ReportBlock => ({ kind: 'paragraph', quiet: true, text })),
     ...(own ? [{ kind: 'paragraph' as const, text: `Note: ${own.text}` }] : []),
     ...(notes.length > 0 ? [{ kind: 'list' as const, items: notes }] : []),
   ]
+}
+
+/** What belongs to a station besides its figures: the geometry off the air, the owner’s consent, the droop. */
+function besides(result: StepResult, context: StationContext): ReportBlock[] {
+  const { stationId, set } = result.step
+  const consent = set.stressConsent
+  const droop = stationId === POWER_OVER_TIME_ID ? droopOf(result.slots) : null
+  const texts = [
+    ...(stationId === OFF_AIR_ID ? [`An observation, never a verdict. Where radio and receive antenna stood: ${context.review.settings.offAirGeometry || 'not written down'}.`.replace('..', '.')] : []),
+    ...(stationId === STRESS_ID && consent ? [`Consent by ${consent.by || 'the owner'}, ${consent.at.slice(0, 10)}. ${result.words}.`] : []),
+    ...(droop ? [`${result.words}${droop.timeConstantS === null ? '' : `, time constant about ${Math.round(droop.timeConstantS)} s`}; ${USUAL_DROOP_DB} dB over five minutes is usual (common practice, no source).`] : []),
+  ]
+  return texts.map(text => ({ kind: 'paragraph', text }))
 }
 
 function conditionWords(read: readonly SlotResult[]): string {

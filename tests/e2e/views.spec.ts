@@ -32,6 +32,7 @@ const HALVES = [VIEWS.slice(0, VIEWS.length >> 1), VIEWS.slice(VIEWS.length >> 1
 
 for (const { theme, views, half } of (['light', 'dark'] as const).flatMap(theme => HALVES.map(one => ({ theme, ...one })))) {
   test(`no serious accessibility finding on any view, ${theme}, part ${half}`, async ({ browser }) => {
+    test.setTimeout(420_000)
     const page = await (await browser.newContext({ colorScheme: theme })).newPage()
     await openDemo(page)
     for (const [name, path, heading] of views) {

@@ -47,6 +47,9 @@ const curve = computed(() => {
   return { x: thin.offsetHz, y: thin.meanDb, y2: thin.highestDb }
 })
 const option = computed(() => buildChannelSpectrumOption({ palette: palette.value, curve: curve.value, bands: analysis.value ? bandsOf(analysis.value) : [], lines: [], levelName: 'dBc', halfWidthHz: shownHalfHz.value }))
+/** What the working out alone leaves open, 95 %; the instrument’s own doubt comes on top once it is kept. */
+const doubt = (figure: FigureInput) => `±${figure.unit === 'Hz' ? printHz(2 * figure.standardUncertainty!, 2) : `${(2 * figure.standardUncertainty!).toPrecision(1)}\u00a0${figure.unit}`}`
+
 const facts = computed(() => {
   const found = analysis.value
   if (!found) return []
@@ -118,7 +121,7 @@ function close(): void {
         <Drawing :option="option" :spoken="`Spectrum around the carrier. ${facts[0] ?? ''}`" />
         <ul class="small understood"><li v-for="line in facts" :key="line">{{ line }}</li></ul>
         <VSelect v-if="targets.length > 1" v-model="target" :items="targets.map(({ id, title }) => ({ value: id, title }))" label="This recording holds" />
-        <table v-if="figures.length" class="plain small"><tbody><tr v-for="figure in figures" :key="figure.slotId"><td>{{ step.slots.find(({ id }) => id === figure.slotId)?.label }}</td><td class="right figure">{{ figure.isUpperBound ? 'at most ' : '' }}{{ figure.text }}</td></tr></tbody></table>
+        <table v-if="figures.length" class="plain small"><tbody><tr v-for="figure in figures" :key="figure.slotId"><td>{{ step.slots.find(({ id }) => id === figure.slotId)?.label }}</td><td class="right figure">{{ figure.isUpperBound ? 'at most ' : '' }}{{ figure.text }} <span v-if="figure.standardUncertainty" class="quiet">{{ doubt(figure) }}</span></td></tr></tbody></table>
         <p v-else class="doubt">Nothing for this station was found in it.</p>
       </div>
       <div class="row end">

@@ -7,16 +7,15 @@ import { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from '../cautions'
 import { carrierFacts } from '../carrierFacts'
 import type { JudgedBy, Question, Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { answerSteps } from '../figure/answerSteps'
+import { evaluateSlots } from '../figure/evaluateSlots'
 import { figureResult, type OwnContribution } from '../figure/figureResult'
 import { judgeByScalar } from '../figure/judgeByScalar'
 import { openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
-import { stepResultOf } from '../figure/stepResult'
 import { carrierForLimit } from '../harmonics/carrierForLimit'
 import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepChecks } from '../stepChecks'
-import { stepDependencies } from '../stepDependencies'
 
 export const BANDWIDTH_ID = 'bandwidth'
 export const BANDWIDTH_INSTRUMENTS = ['receiver', 'spectrum-analyser'] as const
@@ -42,15 +41,15 @@ function plan(set: RadioSet, context: StationContext): Step[] {
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, [...stepDependencies(step, context), carrierForLimit(step, context)?.powerW], () => {
-    const slots = step.slots.map((slot): SlotResult => {
+  return evaluateSlots(step, context, {
+    dependsOn: [carrierForLimit(step, context)?.powerW], ask: slots => slots.flatMap(askAbout),
+    slot: (slot) => {
       const reading = context.figure(step.set.id, step.id, slot.id)
       if (!reading) return openSlot(step, slot, context)
       return slot.id === 'obw'
         ? judgeByScalar(step, slot, reading, { about: 'occupied-bandwidth', direction: 'upper', own: [], notes: ['Half a percent of the power lies below it and half above (ITU-R SM.328, from memory).'], wordsWithout: `${printHz(reading.value)}; no figure in law` }, context)
         : neighbour(step, slot, reading, context)
-    })
-    return stepResultOf(step, slots, { questions: slots.flatMap(askAbout) })
+    },
   })
 }
 

@@ -3,6 +3,7 @@ import type { RadioSet } from '../../review'
 import { TRANSMIT_CAUTIONS } from '../cautions'
 import { chainForStation } from '../chainForStation'
 import type { Step } from '../contract'
+import { fullSupply, SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepId, stepPlaces } from '../stepBasics'
 
@@ -23,8 +24,7 @@ export function planCarrierPower(set: RadioSet, context: StationContext): Step[]
 
 function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
   const radioSettings = [
-    { id: 'supply', words: set.kind === 'mobile' ? 'Supply at its nominal voltage' : 'Battery full' },
-    { id: 'dual-watch', words: 'Dual watch off' },
+    fullSupply(set), SETTINGS.dualWatchOff,
     ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
   ]
   return stepPlaces(set).map((place): Step => ({

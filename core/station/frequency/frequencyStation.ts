@@ -3,15 +3,14 @@ import { takenSchema, type FigureReading, type RadioSet } from '../../review'
 import { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from '../cautions'
 import type { Question, Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { answerSteps } from '../figure/answerSteps'
+import { evaluateSlots } from '../figure/evaluateSlots'
 import type { OwnContribution } from '../figure/figureResult'
 import { judgeByScalar } from '../figure/judgeByScalar'
 import { openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
-import { stepResultOf } from '../figure/stepResult'
 import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepChecks } from '../stepChecks'
-import { stepDependencies } from '../stepDependencies'
 
 export const FREQUENCY_ID = 'frequency'
 export const FREQUENCY_INSTRUMENTS = ['receiver', 'spectrum-analyser'] as const
@@ -34,10 +33,7 @@ function plan(set: RadioSet, context: StationContext): Step[] {
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, stepDependencies(step, context), () => {
-    const slots = step.slots.map(slot => slotResult(step, slot, context))
-    return stepResultOf(step, slots, { questions: slots.flatMap(result => askAbout(step, result)) })
-  })
+  return evaluateSlots(step, context, { slot: slot => slotResult(step, slot, context), ask: slots => slots.flatMap(result => askAbout(step, result)) })
 }
 
 function slotResult(step: Step, slot: Slot, context: StationContext): SlotResult {

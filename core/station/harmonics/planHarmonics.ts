@@ -2,6 +2,7 @@ import type { RadioSet } from '../../review'
 import { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from '../cautions'
 import { chainForStation } from '../chainForStation'
 import type { Slot, Step } from '../contract'
+import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepId, stepPlaces } from '../stepBasics'
 
@@ -26,9 +27,7 @@ export function planHarmonics(set: RadioSet, context: StationContext): Step[] {
 
 function plan(set: RadioSet, chainId: string | null, chainName: string | undefined, slotsOf: (carrierHz: number) => Slot[]): Step[] {
   const radioSettings = [
-    { id: 'tone', words: 'Tone squelch off' },
-    { id: 'dual-watch', words: 'Dual watch off' },
-    { id: 'time-out', words: 'Time-out timer off' },
+    SETTINGS.toneOff, SETTINGS.dualWatchOff, SETTINGS.timeOutOff,
     ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
   ]
   return stepPlaces(set).filter(place => place.channel.harmonics).map((place): Step => ({
@@ -38,7 +37,7 @@ function plan(set: RadioSet, chainId: string | null, chainName: string | undefin
     set,
     chainId,
     slots: slotsOf(place.channel.frequencyHz),
-    instruction: 'Key up, let three sweeps pass, then read each peak.',
+    instruction: 'Ambient first, unkeyed. Then key up, let three sweeps pass, and read each peak.',
     radioSettings,
     cautions: CAUTIONS,
     keyDownS: KEY_DOWN_S,

@@ -1,14 +1,13 @@
-import { verdictWithout } from '../../decision'
+import { type Verdict, verdictWithout } from '../../decision'
 import { printDb, printDbc } from '../../quantity'
 import { type RadioSet, takenSchema } from '../../review'
 import type { Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { answerSteps } from '../figure/answerSteps'
+import { evaluateSlots } from '../figure/evaluateSlots'
 import { isRead, observedFigure, openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
-import { stepResultOf } from '../figure/stepResult'
 import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
-import { stepDependencies } from '../stepDependencies'
 
 export const OFF_AIR_ID = 'off-air'
 
@@ -37,10 +36,11 @@ function plan(set: RadioSet, context: StationContext): Step[] {
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, stepDependencies(step, context), () => {
-    const read = (id: string) => context.figure(step.set.id, step.id, id)
-    const carrier = read('x1')
-    const slots = step.slots.map((slot): SlotResult => {
+  const read = (id: string) => context.figure(step.set.id, step.id, id)
+  return evaluateSlots(step, context, {
+    summary: summaryOf,
+    slot: (slot) => {
+      const carrier = read('x1')
       const figure = read(slot.id)
       if (!figure) return openSlot(step, slot, context)
       if (slot.id.startsWith('a') || slot.id === 'x1') return observedFigure(slot, figure, { words: slot.id === 'x1' ? 'the carrier' : 'unkeyed' }, context)
@@ -48,10 +48,13 @@ function evaluate(step: Step, context: StationContext): StepResult {
       const above = ambient ? figure.value - ambient.value : null
       const notes = above !== null && above < AMBIENT_DB ? [`Only ${printDb(above)} above what was there unkeyed: it may be another’s.`] : []
       return observedFigure(slot, figure, { words: carrier ? `${above !== null && above < AMBIENT_DB ? 'at most ' : ''}${printDbc(figure.value - carrier.value)}` : 'carrier not read yet', notes }, context)
-    })
-    const strongest = strongestOf(slots)
-    return stepResultOf(step, slots, { summary: strongest && { verdict: verdictWithout('observation', null), words: `${strongest.words} at ${strongest.slot.label}` } })
+    },
   })
+}
+
+function summaryOf(slots: readonly SlotResult[]): { verdict: Verdict; words: string } | null {
+  const strongest = strongestOf(slots)
+  return strongest && { verdict: verdictWithout('observation', null), words: `${strongest.words} at ${strongest.slot.label}` }
 }
 
 /** The strongest harmonic against the carrier; null before both are read. */

@@ -5,13 +5,12 @@ import { budget, ratioContributions } from '../../uncertainty'
 import { TRANSMIT_CAUTIONS } from '../cautions'
 import type { Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { answerSteps } from '../figure/answerSteps'
+import { evaluateSlots } from '../figure/evaluateSlots'
 import { observedFigure, observedLevel, openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
-import { stepResultOf } from '../figure/stepResult'
 import { fullSupply, SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepChecks } from '../stepChecks'
-import { stepDependencies } from '../stepDependencies'
 
 export const STRESS_ID = 'stress'
 export const STRESS_INSTRUMENTS = ['power-meter', 'spectrum-analyser'] as const
@@ -37,15 +36,14 @@ function plan(set: RadioSet, context: StationContext): Step[] {
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, stepDependencies(step, context), () => {
-    const slots = step.slots.map((slot): SlotResult => {
+  return evaluateSlots(step, context, {
+    summary: slots => survival(slots, context),
+    slot: (slot) => {
       if (slot.measures === 'level') return observedLevel(step, slot, ({ levelDbm }) => printWatts(wattsFromDbm(levelDbm)), context)
       const figure = context.figure(step.set.id, step.id, slot.id)
       if (!figure || (slot.measures === 'mark' && figure.value === 0)) return openSlot(step, slot, context)
       return observedFigure(slot, figure, { words: slot.measures === 'mark' ? `done ${figure.at.slice(0, 10)}` : figure.text }, context)
-    })
-    const survived = survival(slots, context)
-    return stepResultOf(step, slots, { summary: survived })
+    },
   })
 }
 

@@ -6,13 +6,12 @@ import { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from '../cautions'
 import type { Question, Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { correctReading, isCorrected } from '../correctReading'
 import { answerSteps } from '../figure/answerSteps'
+import { evaluateSlots } from '../figure/evaluateSlots'
 import { isRead, observedFigure, observedLevel, openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
-import { stepResultOf } from '../figure/stepResult'
 import { fullSupply, SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepChecks } from '../stepChecks'
-import { stepDependencies } from '../stepDependencies'
 
 export const TWO_TONE_ID = 'two-tone'
 export const TWO_TONE_INSTRUMENTS = ['power-meter', 'receiver', 'spectrum-analyser'] as const
@@ -45,10 +44,7 @@ function plan(set: RadioSet, context: StationContext): Step[] {
 }
 
 function evaluate(step: Step, context: StationContext): StepResult {
-  return context.reuse(step, stepDependencies(step, context), () => {
-    const slots = step.slots.map(slot => slotResult(step, slot, context))
-    return stepResultOf(step, slots, { questions: askAbout(slots) })
-  })
+  return evaluateSlots(step, context, { slot: slot => slotResult(step, slot, context), ask: askAbout })
 }
 
 function slotResult(step: Step, slot: Slot, context: StationContext): SlotResult {

@@ -41,7 +41,14 @@ const limitLabel = computed(() => {
   return levels.length === 0 ? '' : own ? `your yardstick${figure}, no figure in law` : `limit${figure}`
 })
 
-const traceHead = computed(() => store.review?.traces.filter(({ setId, stepId }) => setId === set.value?.id && stepId === step.value?.id).at(-1) ?? null)
+const moment = ref<Moment>('settled')
+
+/** The trace the readings of the moment shown came from; else the latest of the step. */
+const traceHead = computed(() => {
+  const own = store.review?.traces.filter(({ setId, stepId }) => setId === set.value?.id && stepId === step.value?.id) ?? []
+  const used = new Set(step.value && store.context ? [...store.context.readingsOf(step.value).values()].flatMap(({ slot, source }) => (source.kind === 'file' && momentOfSlot(slot) === moment.value ? [source.traceId] : [])) : [])
+  return own.findLast(({ id }) => used.has(id)) ?? own.at(-1) ?? null
+})
 const thin = shallowRef<TracePoints | null>(null)
 watch(traceHead, async (head) => {
   thin.value = null
@@ -54,7 +61,6 @@ const drawnTrace = computed(() => {
   return thin.value && chain ? traceAtRadio(thin.value, chain, store.context?.instrument(chain.instrumentId)) : null
 })
 
-const moment = ref<Moment>('settled')
 /** The harmonics at the moment chosen; spurs that were found stand below the settled ones. */
 const shownSlots = computed<SlotResult[]>(() => {
   const slots = result.value?.slots ?? []
