@@ -49,7 +49,7 @@ function summarySection(context: StationContext): ReportSection {
       kind: 'table', caption: roleName(set), head: [{ text: 'Question' }, { text: 'Margin' }, { text: 'Finding' }, { text: 'Where' }], widths: [24, 20, 24, 32],
       rows: rows.map(({ row, answer }) => [
         { kind: 'text', text: `${row.question.question}${row.question.yardstick ? ' (yardstick)' : ''}` },
-        { kind: 'strip', verdict: answer.verdict },
+        answer.verdict.state === 'observation' ? { kind: 'text', text: '' } : { kind: 'strip', verdict: answer.verdict },
         { kind: 'verdict', verdict: answer.verdict, words: answer.words },
         { kind: 'text', text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)].filter(Boolean).join('; ') },
       ]),

@@ -92,7 +92,7 @@ test('power over time is typed, brought in as a log, and read from the simulated
   await page.keyboard.press('Enter')
   await page.keyboard.type('3.02')
   await page.keyboard.press('Enter')
-  await expect(page.getByText(/Power falls by 0\.11\sdB in 10 s/).first()).toBeVisible()
+  await expect(page.getByText(/Power falls by 0\.11\sdB in 10\ss/).first()).toBeVisible()
   await page.getByTestId('files').setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from('time;power W\n' + Array.from({ length: 61 }, (_unused, i) => `${Math.floor(i / 12)}:${String((i * 5) % 60).padStart(2, '0')};${(3 - 0.002 * i).toFixed(3)}`).join('\n')) })
   await expect(page.getByTestId('notice')).toContainText('14 moments from “log.csv”')
   await expect(page.locator('[data-slot=t300] input')).toHaveValue('2.880 W')

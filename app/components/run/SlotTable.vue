@@ -4,7 +4,7 @@ import { isRead, rangeWords, type Slot, type SlotResult, stepReach, valueWords }
 import type { StationRun } from '~/composables/useStationRun'
 
 /** The figures of a step, each with its field, what it comes to, its margin and its verdict. */
-const { run, slots, optionsOf, bareUnit = 'W', valueHead = 'Comes to', placeholderOf = () => '' } = defineProps<{
+const { run, slots, optionsOf, bareUnit = 'W', valueHead = 'Comes to', placeholderOf = () => '', wide = false } = defineProps<{
   run: StationRun
   slots: SlotResult[]
   /** How a figure is typed in a slot. */
@@ -12,6 +12,8 @@ const { run, slots, optionsOf, bareUnit = 'W', valueHead = 'Comes to', placehold
   bareUnit?: LevelUnit
   valueHead?: string
   placeholderOf?: (slot: Slot) => string
+  /** Figures are long: a whole frequency. */
+  wide?: boolean
 }>()
 const focusSlotId = defineModel<string | null>('focusSlotId', { default: null })
 const store = useReviewStore()
@@ -86,7 +88,7 @@ defineExpose({ focusNextOpen, retake })
 
 <template>
   <div ref="table" class="scroll">
-    <table class="plain slots">
+    <table :class="['plain', 'slots', { wide }]">
       <thead><tr><th scope="col">What</th><th scope="col" class="right entry">As read</th><th scope="col" class="right">{{ valueHead }}</th><th scope="col" class="strip-cell">Margin</th><th scope="col">Verdict</th></tr></thead>
       <tbody>
         <tr v-for="one in slots" :key="one.slot.id" :class="{ here: one.slot.id === focusSlotId }" @click="focusSlotId = one.slot.id">
@@ -119,6 +121,8 @@ defineExpose({ focusNextOpen, retake })
 .slots td.word { white-space: normal; min-width: 150px; }
 .entry { width: 150px; }
 .entry :deep(input[type=text]) { min-width: 116px; }
+.wide .entry { width: 196px; }
+.wide .entry :deep(input[type=text]) { min-width: 180px; }
 .strip-cell { min-width: 100px; width: 22%; }
 .here { background: rgba(var(--v-theme-inside-wash), .50); }
 @media (max-width: 700px) {

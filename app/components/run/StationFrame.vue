@@ -7,7 +7,7 @@ import type { Instrument } from '#core/chain'
 import type { StationRun } from '~/composables/useStationRun'
 
 /** A station’s screen: what to set now, its drawing, its figures, and on the right clock, reason and uncertainty. */
-const { run, title, instruments, optionsOf, nothingWords, recordings = false, accept = '', bareUnit = 'W', placeholderOf = () => '', valueHead = 'Comes to' } = defineProps<{
+const { run, title, instruments, optionsOf, nothingWords, recordings = false, accept = '', bareUnit = 'W', placeholderOf = () => '', valueHead = 'Comes to', wide = false } = defineProps<{
   run: StationRun
   title: string
   instruments: readonly Instrument['kind'][]
@@ -20,6 +20,7 @@ const { run, title, instruments, optionsOf, nothingWords, recordings = false, ac
   bareUnit?: 'W' | 'dBm'
   placeholderOf?: (slot: Slot) => string
   valueHead?: string
+  wide?: boolean
 }>()
 const emit = defineEmits<{ files: [files: File[]] }>()
 
@@ -84,7 +85,7 @@ useKeys({
       <slot name="drawing" :step="step" :result="result" :focus-slot-id="focusSlotId" />
       <QuestionsList :questions="result.questions" />
       <section class="sheet table" :aria-label="`${title}: figures of this step`">
-        <SlotTable ref="table" v-model:focus-slot-id="focusSlotId" :run="run" :slots="slots" :options-of="optionsOf" :bare-unit="bareUnit" :placeholder-of="placeholderOf" :value-head="valueHead" />
+        <SlotTable ref="table" v-model:focus-slot-id="focusSlotId" :run="run" :slots="slots" :options-of="optionsOf" :bare-unit="bareUnit" :placeholder-of="placeholderOf" :value-head="valueHead" :wide="wide" />
         <slot name="summary" :step="step" :result="result" />
       </section>
       <div class="row">

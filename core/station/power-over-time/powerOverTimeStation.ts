@@ -1,5 +1,5 @@
 import { claimWords, decide, verdictWithout } from '../../decision'
-import { dbmFromWatts, printDb, printSigned, printWatts, wattsFromDbm } from '../../quantity'
+import { dbmFromWatts, printDb, printSigned, printWatts, UNIT_SPACE, wattsFromDbm } from '../../quantity'
 import { type RadioSet, takenSchema } from '../../review'
 import { TRANSMIT_CAUTIONS } from '../cautions'
 import type { Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
@@ -73,7 +73,7 @@ function againstClaim(step: Step, droop: Droop, context: StationContext): Pick<S
 /** The droop in words: what it came to, after how long, and what is usual. */
 export function droopWords(droop: Droop): string {
   const fallen = Math.abs(droop.droopDb) < 0.05 ? 'holds' : droop.droopDb < 0 ? `falls by ${printDb(-droop.droopDb, 2)}` : `rises by ${printSigned(droop.droopDb, 2)} dB`
-  return `Power ${fallen} in ${Math.round(droop.seconds)} s`
+  return `Power ${fallen} in ${Math.round(droop.seconds)}${UNIT_SPACE}s`
 }
 
 const HOLDS = 'holds-power'

@@ -150,7 +150,7 @@ describe('power over time (0.3 dB over five minutes is usual: common practice, n
     const droop = droopOf(result.slots)!
     expect(droop.droopDb).toBeCloseTo(-0.497, 2)
     expect(droop.timeConstantS! / 60).toBeCloseTo(1, 0)
-    expect(result.words).toBe('Power falls by 0.49\u00a0dB in 300 s')
+    expect(result.words).toBe('Power falls by 0.49\u00a0dB in 300\u00a0s')
     expect(slot(result, 't300').verdict.state).not.toBe('observation')
     expect(answerOf(POWER_OVER_TIME_ID, context).detail).toContain('more than the 0.3 dB')
   })
@@ -159,7 +159,7 @@ describe('power over time (0.3 dB over five minutes is usual: common practice, n
     expect(droopOf(resultOf(POWER_OVER_TIME_ID, withReadings(bench(), log([[0, 5]]))).slots)).toBeNull()
     expect(timeConstant([0, 10, 20, 30, 60].map(atS => ({ atS, levelDbm: 37 })))).toBeNull()
     expect(timeConstant([0, 60, 120, 180, 240, 300].map(atS => ({ atS, levelDbm: 37 - atS / 100 })))).toBeNull()
-    expect(resultOf(POWER_OVER_TIME_ID, withReadings(bench(), log([[0, 5], [60, 5]]))).words).toBe('Power holds in 60 s')
+    expect(resultOf(POWER_OVER_TIME_ID, withReadings(bench(), log([[0, 5], [60, 5]]))).words).toBe('Power holds in 60\u00a0s')
     expect(momentOf('t45')).toBe(45)
     expect(momentOf('carrier')).toBeNull()
   })

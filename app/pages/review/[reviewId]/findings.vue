@@ -59,7 +59,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
             <td v-for="{ set, answer } in row.answers" :key="set.id">
               <span v-if="answer.words === 'Not on this set' || answer.words === 'No such level'" class="small quiet absent">{{ answer.words.toLowerCase() }}</span>
               <NuxtLink v-else :to="target(row, set, answer)" class="cell" :aria-label="`${setShortName(set)}: ${row.question.question} ${answer.words}. ${answer.detail}`">
-                <MarginStrip :verdict="answer.verdict" />
+                <MarginStrip v-if="answer.verdict.state !== 'observation'" :verdict="answer.verdict" />
                 <VerdictWord :state="answer.verdict.state" :words="answer.words" />
                 <span v-if="answer.detail" class="small quiet detail">{{ answer.detail }}</span>
                 <span v-for="one in answer.each" :key="one.title" class="small each"><span class="quiet">{{ one.title }}:</span> <VerdictWord :state="one.verdict.state" :words="one.words" /></span>
