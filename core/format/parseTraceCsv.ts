@@ -42,7 +42,8 @@ export function parseTraceCsv(text: string, fileName: string, options: { levelCo
   const isNumber = (cell: string | undefined) => cell !== undefined && cell !== '' && (NUMBER_POINT.test(tidy(cell)) || (commaDecimals && NUMBER_COMMA.test(tidy(cell))))
   const firstData = rows.findIndex((row) => {
     const found = cells(row.text)
-    return isNumber(found.at(-1)) && found.filter(isNumber).length >= 2
+    const others = found.filter(cell => !isNumber(cell))
+    return found.length - others.length >= 2 && (others.length === 0 || (isNumber(found[0]) && isNumber(found[1])) || others.every(cell => CLOCK_TIME.test(cell)))
   })
   if (firstData < 0) throw badFile(fileName, null, 'no row in it has a number for frequency and one for level')
   const header = firstData > 0 ? cells(rows[firstData - 1]!.text) : []
@@ -92,6 +93,8 @@ export function parseTraceCsv(text: string, fileName: string, options: { levelCo
   }
 }
 
+/** A time of day, with or without its date. */
+const CLOCK_TIME = /\d{1,2}:\d{2}/
 const TIME_HEADER = /^\W*(time|date|timestamp|t|seconds?|s)\b/i
 const FREQUENCY_HEADER = /freq|(^|[^a-z])[kmg]?hz\b/i
 

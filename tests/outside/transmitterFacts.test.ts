@@ -22,7 +22,7 @@ describe('facts of the trade: common practice, no source', () => {
 })
 
 describe('published figures, from memory', () => {
-  it('full deviation 2.5, 4 and 5 kHz in 12.5, 20 and 25 kHz channels (EN 300 086)', () => expect([12_500, 20_000, 25_000].map(hz => fullDeviationHz(band(hz)))).toEqual([2500, 4000, 5000]))
+  it('full deviation 2, 2.5, 4 and 5 kHz in 10 (EN 300 433), 12.5, 20 and 25 kHz channels (EN 300 086)', () => expect([10_000, 12_500, 20_000, 25_000].map(hz => fullDeviationHz(band(hz)))).toEqual([2000, 2500, 4000, 5000]))
 
   it('adjacent channels are read through 8.5, 14 and 16 kHz (EN 300 086, power measuring receiver)', () => expect([12_500, 20_000, 25_000].map(adjacentFilterHz)).toEqual([8500, 14_000, 16_000]))
 

@@ -39,8 +39,9 @@ export interface DeviationCurve {
   meanHz: Float64Array
 }
 
-/** Buckets this far under the usual power are taken as unkeyed. */
+/** Buckets this far under the power of the strongest third of a second are taken as unkeyed. */
 const KEYED_SHARE = 0.25
+const STRONGEST_BUCKETS = 30
 
 /** Share of the time a voice spends near its peaks (common practice, no source). */
 const NEAR_PEAK_SHARE = 0.2
@@ -121,7 +122,8 @@ export function deviationCurve(sums: DeviationSums, points: number): DeviationCu
 
 function keyedThreshold(power: Float64Array): number {
   const sorted = Float64Array.from(power).sort()
-  return KEYED_SHARE * (sorted[Math.floor(0.9 * (sorted.length - 1))] ?? 0)
+  const nth = Math.min(STRONGEST_BUCKETS, Math.floor(sorted.length / 4))
+  return KEYED_SHARE * (sorted[sorted.length - 1 - nth] ?? 0)
 }
 
 /** Keyed buckets whose neighbours are keyed too: the edges of a key-down are left out. */

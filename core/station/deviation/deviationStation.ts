@@ -16,10 +16,10 @@ import { stepChecks } from '../stepChecks'
 export const DEVIATION_ID = 'deviation'
 export const DEVIATION_INSTRUMENTS = ['receiver', 'spectrum-analyser'] as const
 
-/** Peak deviation the channel spacing is made for, Hz: 2.5 kHz in 12.5, 4 kHz in 20, 5 kHz in 25 kHz (EN 300 086, from memory). */
+/** Peak deviation the channel spacing is made for, Hz: 2 kHz in 10 (EN 300 433), 2.5 kHz in 12.5, 4 kHz in 20, 5 kHz in 25 kHz (EN 300 086; from memory). */
 export function fullDeviationHz(band: Band): number {
   const spacing = band.channelSpacingHz ?? 25_000
-  return spacing <= 12_500 ? 2_500 : spacing <= 20_000 ? 4_000 : 5_000
+  return spacing <= 10_000 ? 2_000 : spacing <= 12_500 ? 2_500 : spacing <= 20_000 ? 4_000 : 5_000
 }
 
 function plan(set: RadioSet, context: StationContext): Step[] {

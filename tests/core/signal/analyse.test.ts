@@ -102,6 +102,14 @@ describe('a recording read in slices', () => {
     expect(found.picture.levelsDb[5 * 32 + middle]!).toBeLessThan(found.picture.levelsDb[30 * 32 + middle]! - 20)
   })
 
+  it('finds a short key-down in a long silence', async () => {
+    const source = simulatedFmSource({ ...keyed, seconds: 8, quietS: 7.3 })
+    const found = concludeAnalysis([await gatherStretch(source, settings, { from: 0, to: source.sampleCount, engine: portableFft })], source, wanted)
+    expect(found.deviation!.usedS).toBeLessThan(0.72)
+    expect(found.deviation!.halfPeakToPeakHz).toBeGreaterThan(1950)
+    expect(found.deviation!.halfPeakToPeakHz).toBeLessThan(2150)
+  })
+
   it('says what could not be found: audio has no deviation, a narrow recording no neighbours, noise no carrier', async () => {
     const audio = samplesInMemory(simulatedNoise(20_000, -20, 1), { sampleRateHz: 48_000, layout: 'audio' })
     const found = concludeAnalysis([await gatherStretch(audio, settings, { from: 0, to: 20_000, engine: portableFft })], audio, { ...wanted, twoTone: true })
