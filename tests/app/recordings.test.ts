@@ -1,0 +1,125 @@
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h, shallowRef } from 'vue'
+import { demoReview } from '#core/demo'
+import { stationById, stationContext, type Step } from '#core/station'
+import { type Recordings, useRecordings } from '~/composables/useRecordings'
+import type { RecordingLook } from '~/workers/recording.worker'
+import type { AnalyseInput } from '~/workers/recordingWorkers'
+
+const workers = vi.hoisted(() => ({
+  lookAtRecordings: vi.fn(),
+  strongestIn: vi.fn(),
+  analyseRecording: vi.fn(),
+  zoomInto: vi.fn(),
+  hashOf: vi.fn(),
+  dismiss: vi.fn(),
+}))
+vi.mock('~/workers/recordingWorkers', () => workers)
+
+const { review } = demoReview()
+const context = stationContext(review)
+const step = stationById('deviation').plan(review.sets.find(({ id }) => id === 'mini')!, context)[0]!
+const look = (change: Partial<RecordingLook> = {}): RecordingLook => ({
+  name: 'a.sigmf-data', bytes: 1000, seconds: 1, sampleRateHz: 96_000, centreHz: null, mayBeIq: true, channels: 2, sampleCount: 96_000, understood: [], warnings: [], meta: { global: { 'core:datatype': 'cf32_le', 'core:version': '1.0.0' }, captures: [], annotations: [] }, ...change,
+})
+const file = new File(['x'], 'a.sigmf-data')
+
+function recordingsOf(): Recordings {
+  let made: Recordings | null = null
+  mount(defineComponent({
+    setup() {
+      made = useRecordings(shallowRef<Step | null>(step), () => ({ deviation: true, twoTone: false, resolutionHz: 100, channelSpacingHz: 12_500 }))
+      return () => h('p')
+    },
+  }))
+  return made!
+}
+
+describe('recordings brought in', () => {
+  beforeEach(() => {
+    for (const mock of Object.values(workers)) mock.mockReset()
+    workers.lookAtRecordings.mockResolvedValue([look()])
+    workers.strongestIn.mockResolvedValue(1234)
+    workers.analyseRecording.mockResolvedValue({ carrierHz: 1234 })
+  })
+  const asked = () => workers.analyseRecording.mock.calls.at(-1)![0] as AnalyseInput
+
+  it('are looked at and read at once, around the strongest signal where nobody says what the middle is', async () => {
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    expect(recordings.looks.value).toHaveLength(1)
+    expect(asked().settings).toMatchObject({ fmShiftHz: 1234, window: 'blackman-harris' })
+    expect(recordings.analysis.value).toEqual({ carrierHz: 1234 })
+    expect(recordings.progress.value).toBeNull()
+  })
+
+  it('are read at the channel of the step where it lies inside, else at the strongest', async () => {
+    workers.lookAtRecordings.mockResolvedValue([look({ centreHz: step.channel.frequencyHz - 10_000 })])
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    expect(asked().settings.fmShiftHz).toBe(10_000)
+    expect(workers.strongestIn).not.toHaveBeenCalled()
+    workers.lookAtRecordings.mockResolvedValue([look({ centreHz: 446e6 })])
+    await recordings.bringIn([file])
+    expect(asked().settings.fmShiftHz).toBe(1234)
+  })
+
+  it('of one channel are audio: no deviation is asked of them', async () => {
+    workers.lookAtRecordings.mockResolvedValue([look({ mayBeIq: false, channels: 1 })])
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    expect(recordings.setup.value!.as).toBe('audio')
+    expect(asked().settings.fmShiftHz).toBeNull()
+  })
+
+  it('tell how far they have come, and stop at once', async () => {
+    let tell = (_share: number) => {}
+    let finish = (_found: unknown) => {}
+    workers.analyseRecording.mockImplementation((input: AnalyseInput) => {
+      tell = input.onProgress
+      return new Promise((resolve) => { finish = resolve })
+    })
+    const recordings = recordingsOf()
+    const reading = recordings.bringIn([file])
+    await vi.waitFor(() => expect(workers.analyseRecording).toHaveBeenCalled())
+    tell(0.4)
+    expect(recordings.progress.value).toBe(0.4)
+    await recordings.cancel()
+    expect(workers.dismiss).toHaveBeenCalled()
+    finish({ carrierHz: 5 })
+    await reading
+    expect(recordings.analysis.value).toBeNull()
+    expect(recordings.problem.value).toContain('Nothing was kept')
+    tell(0.9)
+    expect(recordings.progress.value).toBeNull()
+  })
+
+  it('say what is wrong: with the files, or with the reading', async () => {
+    const ui = useUiStore()
+    workers.lookAtRecordings.mockRejectedValueOnce(new Error('“a” was not brought in: it is empty.'))
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    expect(ui.notice).toMatchObject({ tone: 'problem', text: expect.stringContaining('it is empty') as string })
+    workers.lookAtRecordings.mockResolvedValueOnce([])
+    await recordings.bringIn([file])
+    expect(ui.notice!.text).toContain('None of these files')
+    workers.analyseRecording.mockRejectedValueOnce(new Error('sampled too slowly'))
+    await recordings.bringIn([file])
+    expect(recordings.problem.value).toBe('sampled too slowly')
+  })
+
+  it('look closer, give their hash, and are let go', async () => {
+    workers.zoomInto.mockResolvedValue({ offsetHz: new Float64Array(1) })
+    workers.hashOf.mockResolvedValue('abc')
+    const recordings = recordingsOf()
+    expect(await recordings.lookCloser(1000)).toBeNull()
+    await recordings.bringIn([file])
+    expect(await recordings.lookCloser(1000)).not.toBeNull()
+    expect(workers.zoomInto.mock.calls[0]![2]).toEqual({ middleHz: 1234, widthHz: 1000 })
+    expect(await recordings.evidence()).toBe('abc')
+    recordings.drop()
+    expect(recordings.looks.value).toEqual([])
+    expect(await recordings.evidence()).toBe('')
+  })
+})
