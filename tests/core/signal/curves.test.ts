@@ -15,9 +15,8 @@ describe('a spectrum thinned for drawing', () => {
     expect(curve.offsetHz).toHaveLength(60)
     // A tone between two bins reads up to 0.8 dB low in a drawing.
     expect(Math.abs(Math.max(...curve.meanDb) + 0.4)).toBeLessThan(0.5)
-    const second = curve.meanDb.findIndex((db, i) => Math.abs(curve.offsetHz[i]! - 2345) < 30 && db > -50)
-    expect(second).toBeGreaterThan(0)
-    expect(Math.abs(curve.meanDb[second]! + 44.4)).toBeLessThan(0.6)
+    const near = [...curve.meanDb].filter((_db, i) => Math.abs(curve.offsetHz[i]! - 2345) < 100)
+    expect(Math.abs(Math.max(...near) + 44.4)).toBeLessThan(0.6)
   })
 
   it('keeps the highest beside the mean', () => {
