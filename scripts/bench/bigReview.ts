@@ -30,7 +30,7 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
   const random = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648
   for (const set of empty.sets) {
     const steps = ['carrier-power', 'harmonics'].flatMap(id => stationById(id).plan(set, context))
-    const places = steps.flatMap(step => step.slots.map(slot => ({ step, slot }))).slice(0, input.readingsPerSet)
+    const places = steps.flatMap(step => step.slots.filter(({ measures }) => measures === 'level').map(slot => ({ step, slot }))).slice(0, input.readingsPerSet)
     for (const { step, slot } of places) {
       const watts = slot.id === 'carrier'
       const levelDbm = watts ? dbmFromWatts(Math.round(100 * (4 + random())) / 100) : slot.id === 'x1' ? -13 + random() : Math.round(10 * (-75 + 15 * random())) / 10

@@ -4,7 +4,7 @@ import { demoReview } from '../../core/demo'
 import { findings } from '../../core/findings'
 import { parseTraceCsv, thinTrace, tracePeaks } from '../../core/format'
 import type { Review } from '../../core/review'
-import { createSharedWork, stationContext, stations } from '../../core/station'
+import { createSharedWork, stationContext, wantedStations } from '../../core/station'
 import { contribution, type Distribution, errorDistribution, monteCarlo } from '../../core/uncertainty'
 import { bigReview } from './bigReview'
 
@@ -45,7 +45,7 @@ const many = bigReview({ sets: 200, readingsPerSet: 60, rulebookIds: ['us-amateu
 const judgeAll = (of: Review, work = createSharedWork()) => {
   const context = stationContext(of, work)
   let judged = 0
-  for (const set of of.sets) for (const station of stations) for (const step of station.plan(set, context)) judged += station.evaluate(step, context).slots.filter(slot => slot.corrected).length
+  for (const set of of.sets) for (const station of wantedStations(context)) for (const step of station.plan(set, context)) judged += station.evaluate(step, context).slots.filter(slot => slot.corrected).length
   return judged
 }
 const manyCopy = median(() => JSON.parse(JSON.stringify(many)), 5)
