@@ -23,8 +23,8 @@ export function buildDroopOption(input: { palette: ChartPalette; droop: Droop | 
     series: [{
       type: 'line', name: 'power', data: points, symbol: 'circle', symbolSize: 7, lineStyle: { color: palette.spruce, width: 2.4 }, itemStyle: { color: palette.spruce },
       endLabel: { show: droop !== null, formatter: () => (droop ? printDb(droop.droopDb, 2).replace('-', '−') : ''), color: palette.ink, fontSize: 13, fontWeight: 700 },
-      markLine: claimW === null ? undefined : { silent: true, symbol: 'none', lineStyle: { color: palette.ink, width: 1.2, type: 'solid' }, label: { formatter: `claim ${printWatts(claimW)}`, position: 'insideEndTop', color: palette.ink2, fontSize: 12 }, data: [{ yAxis: claimW }] },
-      markArea: first === undefined ? undefined : { silent: true, itemStyle: { color: palette.insideWash, opacity: 0.7 }, label: { show: true, position: 'insideBottomLeft', color: palette.ink3, fontSize: 12, formatter: `usual: ${usualDb} dB` }, data: [[{ yAxis: first * 10 ** (-usualDb / 10) }, { yAxis: first }]] },
+      markLine: claimW === null ? undefined : { silent: true, symbol: 'none', lineStyle: { color: palette.ink, width: 1.2, type: 'solid' }, label: { formatter: `claim ${printWatts(claimW)}`, position: 'insideMiddleTop', color: palette.ink2, fontSize: 12 }, data: [{ yAxis: claimW }] },
+      markArea: first === undefined ? undefined : { silent: true, itemStyle: { color: palette.insideWash, opacity: 0.7 }, label: { show: true, position: 'insideBottomRight', color: palette.ink3, fontSize: 12, formatter: `usual: ${usualDb} dB` }, data: [[{ yAxis: first * 10 ** (-usualDb / 10) }, { yAxis: first }]] },
     }],
   }
 }

@@ -121,9 +121,12 @@ defineExpose({ focusNextOpen, retake })
 .slots td.word { white-space: normal; min-width: 150px; }
 .entry { width: 150px; }
 .entry :deep(input[type=text]) { min-width: 116px; }
-.wide .entry { width: 196px; }
-.wide .entry :deep(input[type=text]) { min-width: 180px; }
 .strip-cell { min-width: 100px; width: 22%; }
+.wide .entry { width: 170px; }
+.wide .entry :deep(input[type=text]) { min-width: 158px; font-size: 15px; padding: 0 6px; }
+.wide td:nth-child(3) { white-space: normal; }
+.wide td.word { min-width: 130px; }
+.wide .strip-cell { min-width: 84px; }
 .here { background: rgba(var(--v-theme-inside-wash), .50); }
 @media (max-width: 700px) {
   .slots thead { display: none; }
