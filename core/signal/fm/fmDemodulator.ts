@@ -1,4 +1,4 @@
-import { assertInRange } from '../../errors'
+import { CoreError } from '../../errors'
 import { Decimator } from '../filter/decimator'
 import { convolveInside } from '../filter/convolve'
 import { lowPassSlope } from '../filter/lowPass'
@@ -33,7 +33,9 @@ const AIM_RATE_HZ = 60_000
  * @throws CoreError `out-of-range` when it is sampled too slowly for a deviation.
  */
 export function fmFilters(of: FmSettings): FmFilters {
-  assertInRange('sample rate for a deviation, Hz', of.sampleRateHz, LEAST_FM_RATE_HZ, 1e9)
+  if (!(of.sampleRateHz >= LEAST_FM_RATE_HZ)) {
+    throw new CoreError('out-of-range', `This recording has ${Math.round(of.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`, { name: 'sampleRateHz', got: of.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity })
+  }
   const factor = Math.max(1, Math.floor(of.sampleRateHz / AIM_RATE_HZ))
   const rateHz = of.sampleRateHz / factor
   return { rateHz, factor, channelHalfHz: Math.min(of.channelHalfHz, 0.4 * rateHz), audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz) }

@@ -117,7 +117,7 @@ describe('a recording read in slices', () => {
     expect(found.without.some(words => words.includes('Two tones'))).toBe(true)
     const narrow = simulatedFmSource({ ...keyed, sampleRateHz: 24_000, seconds: 1, quietS: 0 })
     expect(concludeAnalysis([await gatherStretch(narrow, settings, { from: 0, to: narrow.sampleCount, engine: portableFft })], narrow, wanted).without.join(' ')).toContain('do not lie inside')
-    await expect(gatherStretch(samplesInMemory(new Float32Array(20), { sampleRateHz: 8000 }), settings, { from: 0, to: 10, engine: portableFft })).rejects.toThrow('sample rate for a deviation')
+    await expect(gatherStretch(samplesInMemory(new Float32Array(20), { sampleRateHz: 8000 }), settings, { from: 0, to: 10, engine: portableFft })).rejects.toThrow('8000 samples a second; a deviation needs 20000 or more')
     const short = new DeviationMeter({ sampleRateHz: 96_000, shiftHz: 0, channelHalfHz: 8000 }, portableFft)
     short.add(simulatedFm({ ...keyed, seconds: 0.05, quietS: 0 }))
     expect(() => deviationFrom(short.sums(), 0)).toThrow('No carrier long enough')

@@ -88,7 +88,7 @@ describe('the FM filters of a recording', () => {
     const slow = fmFilters({ sampleRateHz: 24_000, shiftHz: 0, channelHalfHz: 15_000 })
     expect(slow.channelHalfHz).toBeCloseTo(9600, 6)
     expect(slow.audioHz).toBeCloseTo(9120, 6)
-    expect(() => fmFilters({ sampleRateHz: 16_000, shiftHz: 0, channelHalfHz: 15_000 })).toThrow('sample rate for a deviation')
+    expect(() => fmFilters({ sampleRateHz: 16_000, shiftHz: 0, channelHalfHz: 15_000 })).toThrow('16000 samples a second; a deviation needs 20000 or more')
   })
 
   it('follow a carrier through many turns of its phase', () => {
