@@ -18,6 +18,8 @@ export interface ChannelSpectrumInput {
   bands: ShadedBand[]
   /** Lines marked with their names: tones and products. */
   lines: { hz: number; label: string; levelDb: number }[]
+  /** Draws the lines from the bottom up: where no curve shows them. */
+  upright?: boolean
   /** What the levels are relative to. */
   levelName: string
   halfWidthHz: number
@@ -25,9 +27,9 @@ export interface ChannelSpectrumInput {
 
 /** A spectrum around the carrier with shaded bands, or a comb of tones. */
 export function buildChannelSpectrumOption(input: ChannelSpectrumInput): EChartsCoreOption {
-  const { palette, curve, bands, lines, levelName, halfWidthHz } = input
+  const { palette, curve, bands, lines, levelName, halfWidthHz, upright = false } = input
   const inside = curve ? Array.from(curve.x, (hz, i) => [hz, curve.y[i]!] as [number, number]).filter(([hz, db]) => Math.abs(hz) <= halfWidthHz * 1.001 && Number.isFinite(db)) : []
-  const levels = [...inside.map(([, db]) => db), ...lines.map(({ levelDb }) => levelDb)]
+  const levels = [...inside.map(([, db]) => db), ...lines.map(({ levelDb }) => levelDb), ...(upright && lines.length > 0 ? [0] : [])]
   const top = levels.length > 0 ? Math.ceil((Math.max(...levels) + 6) / 10) * 10 : 0
   const low = levels.length > 0 ? top - 20 * Math.ceil(Math.min(120, top - Math.min(...levels) + 2) / 20) : -100
   const step = roundStep(2 * halfWidthHz, 8)
@@ -45,6 +47,7 @@ export function buildChannelSpectrumOption(input: ChannelSpectrumInput): ECharts
       },
       {
         type: 'scatter', name: 'lines', symbolSize: 7, z: 5, itemStyle: { color: palette.ink }, data: lines.map(({ hz, label, levelDb }) => ({ value: [hz, levelDb], name: label })),
+        markLine: { silent: true, symbol: 'none', label: { show: false }, lineStyle: { color: palette.spruce, width: 2, type: 'solid' }, data: upright ? lines.map(({ hz, levelDb }) => [{ coord: [hz, low] }, { coord: [hz, levelDb] }]) : [] },
         label: { show: true, position: 'top', formatter: (one: { name?: string }) => one.name ?? '', color: palette.ink, fontSize: 12, fontWeight: 700 },
       },
     ],

@@ -4,7 +4,7 @@ const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
 function band(id: string, name: string, channels: [string, number][], harmonicsOn: number, claims: Record<string, PowerClaim>): Band {
-  return { id, name, claims, mode: 'FM', channelSpacingHz: 12_500, antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
+  return { id, name, claims, mode: 'FM', channelSpacingHz: 12_500, alsoSpacingsHz: [], antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
 }
 
 const twoMetres = (claims: Record<string, PowerClaim>) => band('2m', '2 m', [['Fell', 144.39], ['Valley', 146.52], ['Beck', 147.54]], 1, claims)
@@ -40,7 +40,7 @@ export const demoSets: readonly RadioSet[] = [
   {
     ...mobile, id: 'pellworth', make: 'Pellworth', model: 'M25', sample: '', serial: 'PM-25-0093', firmware: '3.2', price: '£140', howObtained: 'bought',
     inTheBox: 'radio, microphone, bracket, lead', battery: { voltageV: null, capacityAh: null, energyWh: null }, supplyNow: '13.8 V supply',
-    bands: [twoMetres({ high: watts(25), low: watts(5) })], chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
+    bands: [{ ...twoMetres({ high: watts(25), low: watts(5) }), alsoSpacingsHz: [25e3] }], chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
   },
   {
     ...handheld, id: 'c1', role: 'control', make: 'Corriemoor', model: 'C1', sample: '', serial: 'C1-0071', firmware: '5.01', price: '£210', howObtained: 'the reviewer’s own',

@@ -17,7 +17,7 @@ function fromForm2(data: unknown): unknown {
   return {
     ...data,
     settings: { offAirGeometry: '', soundCue: false, alsoStations: [], ...data.settings },
-    sets: each(data.sets, set => ({ stressConsent: null, ...set })),
+    sets: each(data.sets, set => ({ stressConsent: null, ...set, bands: each(set.bands, band => ({ alsoSpacingsHz: [], ...band })) })),
     instruments: each(data.instruments, instrument => ({ referencePpm: null, ...instrument })),
     readings: each(data.readings, reading => ({ ambientC: null, who: '', ...reading })),
     figures: [], curves: [], keyDowns: [], notes: [], pictures: [], skipped: [], runOrder: [],

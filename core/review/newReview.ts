@@ -32,7 +32,7 @@ export function newLevel(id: string, name: string): PowerLevel {
 
 /** A band without channels; claims start as “the maker does not say”. */
 export function newBand(input: { id: string; name: string; levelIds: string[] }): Band {
-  return { id: input.id, name: input.name, channels: [], claims: Object.fromEntries(input.levelIds.map(id => [id, { kind: 'not-said' as const }])), mode: 'FM', channelSpacingHz: null, antennaGainDbd: null, rulebookIds: null }
+  return { id: input.id, name: input.name, channels: [], claims: Object.fromEntries(input.levelIds.map(id => [id, { kind: 'not-said' as const }])), mode: 'FM', channelSpacingHz: null, alsoSpacingsHz: [], antennaGainDbd: null, rulebookIds: null }
 }
 
 /** A channel; the first of a band is the one for harmonics. */

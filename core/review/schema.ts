@@ -66,7 +66,8 @@ const band = Joi.object({
   id: id.required(), name: line.required(),
   channels: list(Joi.object({ id: id.required(), name: line.required(), frequencyHz: Joi.number().greater(0).max(1e12).required(), harmonics: Joi.boolean().required() }), 200),
   claims: Joi.object().pattern(id, claim).required(),
-  mode: Joi.valid('FM', 'AM', 'SSB').required(), channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(), antennaGainDbd: Joi.number().min(-60).max(60).allow(null).required(),
+  mode: Joi.valid('FM', 'AM', 'SSB').required(), channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(),
+  alsoSpacingsHz: Joi.array().items(Joi.number().greater(0).max(1e7)).unique().max(10).required(), antennaGainDbd: Joi.number().min(-60).max(60).allow(null).required(),
   rulebookIds: Joi.array().items(id).min(1).max(30).allow(null).required(),
 })
 

@@ -33,6 +33,8 @@ export interface Band {
   mode: Mode
   /** Channel spacing, Hz; null where the card does not say. */
   channelSpacingHz: number | null
+  /** Further spacings the set can be switched to here, Hz: deviation and neighbours are measured at each. */
+  alsoSpacingsHz: number[]
   /** Gain of the antenna less feed loss over a half-wave dipole, dB; null where nobody knows. */
   antennaGainDbd: number | null
   /** Rulebooks this band is judged by; null: those of the review. */

@@ -20,6 +20,7 @@ export { CARRIER_NULLS, carsonBandwidthHz, deviationAtNullHz, nullToneHz } from 
 export { occupiedBandwidth, type OccupiedBandwidth } from './measure/occupiedBandwidth'
 export { ADJACENT_FILTER_HZ, adjacentChannelPower, adjacentFilterHz, type AdjacentChannelPower, type ChannelPower } from './measure/adjacentChannelPower'
 export { PEP_ABOVE_MEAN_DB, TONE_BELOW_PEP_DB, twoTone, type ImdLine, type TwoTone } from './measure/twoTone'
+export { combOf, combOfFigures, type CombTooth } from './measure/comb'
 export { concludeAnalysis, gatherStretch, sizeFor, stretchesOf, type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, type Wanted } from './analyse'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
 export { spectrumCurve, type SpectrumCurve } from './curves'

@@ -2,7 +2,7 @@ import type Joi from 'joi'
 import type { BenchCheck } from '../chain'
 import type { Verdict, VerdictScale } from '../decision'
 import type { Band, Channel, FigureReading, FigureUnit, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
-import type { LimitAnswer, ScalarAnswer } from '../rules'
+import type { LimitAnswer, Quantity, ScalarAnswer } from '../rules'
 import type { Budget } from '../uncertainty'
 import type { CorrectedReading } from './correctReading'
 import type { StationContext } from './stationContext'
@@ -35,6 +35,8 @@ export interface Step {
   channel: Channel
   level: PowerLevel
   claim: PowerClaim
+  /** Channel spacing the set is switched to for it, Hz, where it has several and the step hangs on it. */
+  spacingHz?: number
   /** Chain new readings go through; null when the bench has none that suits. */
   chainId: string | null
   slots: Slot[]
@@ -157,6 +159,8 @@ export interface Station {
   readingSchema: Joi.Schema
   /** Left out of the run, the findings and what is open until something of it was read: not every review wants it. */
   optional: boolean
+  /** What it is judged by: the maker’s claim, and clauses of rulebooks on these quantities. Empty: an observation. */
+  judgedBy: readonly ('claim' | Quantity)[]
   plan: (set: RadioSet, context: StationContext) => Step[]
   checks: (step: Step, context: StationContext) => BenchCheck[]
   evaluate: (step: Step, context: StationContext) => StepResult

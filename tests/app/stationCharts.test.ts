@@ -4,6 +4,7 @@ import { droopOf, stationById, stationContext } from '#core/station'
 import { escapeHtml, roundStep } from '~/charts/axes'
 import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
 import { buildDeviationOption } from '~/charts/deviationOption'
+import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
 import { buildDroopOption } from '~/charts/droopOption'
 import { buildLevelsOption } from '~/charts/levelsOption'
 import { chartPalette } from '~/charts/palette'
@@ -16,6 +17,23 @@ const option = (made: unknown) => made as Option
 const series = (made: unknown, name: string) => option(made).series.find(one => one.name === name)!
 const { review, curves } = demoReview()
 const context = stationContext(review)
+
+describe('a station’s drawing with nothing to draw', () => {
+  it('gives its place to the fields until something was read or a curve is kept', () => {
+    const station = stationById('deviation')
+    const of = (setId: string) => station.evaluate(station.plan(review.sets.find(({ id }) => id === setId)!, context)[0]!, context)
+    expect(drawingIsEmpty(of('mini'), null)).toContain('Nothing to draw yet')
+    expect(drawingIsEmpty(of('mini'), {})).toBe('')
+    expect(drawingIsEmpty(of('trek-a'), null)).toBe('')
+  })
+
+  it('stands typed lines on the ground, tones at 0 dB among them', () => {
+    const drawn = buildChannelSpectrumOption({ palette: chartPalette(lightTheme.colors as Record<string, string>), curve: null, bands: [], lines: [{ hz: 600, label: 'tone', levelDb: 0 }, { hz: 1800, label: 'IMD3', levelDb: -31 }], levelName: 'dB', halfWidthHz: 6000, upright: true })
+    const low = option(drawn).yAxis.min
+    expect(series(drawn, 'lines').markLine!.data).toEqual([[{ coord: [600, low] }, { coord: [600, 0] }], [{ coord: [1800, low] }, { coord: [1800, -31] }]])
+    expect(low).toBeLessThan(-31)
+  })
+})
 
 describe.each([['light', lightTheme], ['dark', darkTheme]] as const)('the stations’ drawings, %s', (_theme, theme) => {
   const palette = chartPalette(theme.colors as Record<string, string>)
@@ -47,6 +65,7 @@ describe.each([['light', lightTheme], ['dark', darkTheme]] as const)('the statio
     expect(series(drawn, 'spectrum').data.every(point => Math.abs((point as number[])[0]!) <= 34_410)).toBe(true)
     expect(series(drawn, 'spectrum').markArea!.data).toHaveLength(2)
     expect(series(drawn, 'lines').data).toEqual([{ value: [700, -10], name: 'tone' }])
+    expect(series(drawn, 'lines').markLine!.data).toEqual([])
     expect(option(drawn).xAxis.min).toBe(-option(drawn).xAxis.max)
     expect(option(buildChannelSpectrumOption({ palette, curve: null, bands: [], lines: [], levelName: 'dB', halfWidthHz: 6000 })).yAxis).toMatchObject({ min: -100, max: 0 })
   })

@@ -27,12 +27,13 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
     </div>
     <div class="scroll">
       <table class="plain">
-        <thead><tr><th scope="col">Band</th><th scope="col">Mode</th><th scope="col">Channel spacing</th><th scope="col">Antenna less feed, over a dipole</th><th scope="col">Judged by</th></tr></thead>
+        <thead><tr><th scope="col">Band</th><th scope="col">Mode</th><th scope="col">Channel spacing</th><th scope="col">Also switched to</th><th scope="col">Antenna less feed, over a dipole</th><th scope="col">Judged by</th></tr></thead>
         <tbody>
           <tr v-for="band in radio.bands" :key="band.id">
             <th scope="row">{{ band.name }}</th>
             <td class="narrow"><VSelect :model-value="band.mode" :items="MODES" :label="`Mode on ${band.name}`" :disabled="locked" @update:model-value="value => value && change(band.id, 'a mode', draft => { draft.mode = value })" /></td>
-            <td class="narrow"><VSelect :model-value="band.channelSpacingHz ?? 0" :items="SPACINGS" :label="`Channels on ${band.name}`" :disabled="locked" @update:model-value="value => change(band.id, 'a channel spacing', draft => { draft.channelSpacingHz = value || null })" /></td>
+            <td class="narrow"><VSelect :model-value="band.channelSpacingHz ?? 0" :items="SPACINGS" :label="`Channels on ${band.name}`" :disabled="locked" @update:model-value="value => change(band.id, 'a channel spacing', draft => { draft.channelSpacingHz = value || null; draft.alsoSpacingsHz = draft.alsoSpacingsHz.filter(other => other !== value) })" /></td>
+            <td class="narrow"><VSelect :model-value="band.alsoSpacingsHz" :items="SPACINGS.filter(({ value }) => value > 0 && value !== band.channelSpacingHz)" :label="`Also on ${band.name}`" multiple placeholder="no other" persistent-placeholder :disabled="locked" @update:model-value="value => change(band.id, 'further channel spacings', draft => { draft.alsoSpacingsHz = [...value].sort((a, b) => a - b) })" /></td>
             <td class="narrow"><NumberField :model-value="band.antennaGainDbd" :label="`Antenna on ${band.name}`" unit="dB" :min="-60" :max="60" optional empty-words="not known" :disabled="locked" @update:model-value="value => change(band.id, 'an antenna gain', draft => { draft.antennaGainDbd = value })" /></td>
             <td><VSelect :model-value="band.rulebookIds ?? []" :items="books" :label="`Rulebooks for ${band.name}`" multiple :placeholder="common" persistent-placeholder :disabled="locked" @update:model-value="value => change(band.id, 'the rulebooks of a band', draft => { draft.rulebookIds = value.length > 0 ? value : null })" /></td>
           </tr>

@@ -30,13 +30,13 @@ export function spacingOf(band: Band): number {
 
 function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
-    stationId: BANDWIDTH_ID, instruments: BANDWIDTH_INSTRUMENTS, level: 'highest', keyDownS: 20, durationS: 180,
+    stationId: BANDWIDTH_ID, instruments: BANDWIDTH_INSTRUMENTS, level: 'highest', perSpacing: true, keyDownS: 20, durationS: 180,
     slots: ({ band, channel: { frequencyHz } }) => [
       { id: 'obw', label: 'Occupied bandwidth, 99\u00a0%', frequencyHz, measures: 'Hz' },
       ...NEIGHBOURS.map(({ id, side, step }): Slot => ({ id, label: `${step === 1 ? 'Next' : 'Second'} channel ${side < 0 ? 'below' : 'above'}`, frequencyHz: frequencyHz + side * step * spacingOf(band), measures: 'dB', optional: step === 2 })),
     ],
     instruction: 'Modulate as loudly as in use, record half a minute of I/Q, and bring it in; or type what an analyser works out.',
-    radioSettings: [SETTINGS.narrow, SETTINGS.toneOff, SETTINGS.timeOutOff], cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
+    radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff], cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })
 }
 
@@ -94,7 +94,7 @@ function answer(_question: { id: string }, set: RadioSet, context: StationContex
 
 /** Occupied bandwidth and the power that falls into the neighbouring channels. */
 export const bandwidthStation = Object.freeze({
-  id: BANDWIDTH_ID, version: 1, title: 'Bandwidth and neighbours', order: 6.4, readingSchema: takenSchema, optional: false, plan, evaluate, answer,
+  id: BANDWIDTH_ID, version: 1, title: 'Bandwidth and neighbours', order: 6.4, readingSchema: takenSchema, optional: false, judgedBy: ['occupied-bandwidth', 'adjacent-power'], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [{ id: 'keeps-channel', stationId: BANDWIDTH_ID, question: 'Does it keep to its channel?', detail: 'occupied bandwidth and power in the neighbouring channels', against: 'limits' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

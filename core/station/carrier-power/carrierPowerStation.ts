@@ -13,6 +13,7 @@ export const carrierPowerStation = Object.freeze({
   order: 4,
   readingSchema: takenSchema,
   optional: false,
+  judgedBy: ['claim', 'carrier-power'],
   plan: planCarrierPower,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateCarrierPower,

@@ -24,7 +24,7 @@ export function fullDeviationHz(band: Band): number {
 
 function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
-    stationId: DEVIATION_ID, instruments: DEVIATION_INSTRUMENTS, band: ({ mode }) => mode === 'FM', level: 'lowest', keyDownS: 30, durationS: 240,
+    stationId: DEVIATION_ID, instruments: DEVIATION_INSTRUMENTS, band: ({ mode }) => mode === 'FM', level: 'lowest', perSpacing: true, keyDownS: 30, durationS: 240,
     slots: ({ channel: { frequencyHz } }) => [
       { id: 'tone', label: '1 kHz at normal level', frequencyHz, measures: 'Hz' },
       { id: 'loudest', label: 'Loudest voice or whistle', frequencyHz, measures: 'Hz' },
@@ -32,7 +32,7 @@ function plan(set: RadioSet, context: StationContext): Step[] {
       { id: 'null-tone', label: 'Tone at the first carrier null', frequencyHz, measures: 'Hz', optional: true },
     ],
     instruction: 'Low power is enough. Feed 1 kHz at normal level, then let somebody shout or whistle into it.',
-    radioSettings: [SETTINGS.narrow, SETTINGS.toneOff, SETTINGS.timeOutOff],
+    radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS, 'Deviation is set inside the radio: leave it to the licensed or competent; adjusting may void its approval.'],
   })
 }
@@ -88,7 +88,7 @@ export function firstNullToneHz(band: Band): number {
 
 /** Deviation: how far the carrier swings with a normal tone, with the loudest voice, and with the tone squelch. */
 export const deviationStation = Object.freeze({
-  id: DEVIATION_ID, version: 1, title: 'Deviation', order: 6, readingSchema: takenSchema, optional: false, plan, evaluate, answer,
+  id: DEVIATION_ID, version: 1, title: 'Deviation', order: 6, readingSchema: takenSchema, optional: false, judgedBy: ['deviation'], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [{ id: 'deviation', stationId: DEVIATION_ID, question: 'Does its deviation stay within its channel?', detail: 'normal tone and loudest voice', against: 'limits' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

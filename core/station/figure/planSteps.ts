@@ -1,7 +1,9 @@
 import type { Instrument } from '../../chain'
+import { printFrequencyShort } from '../../quantity'
 import type { Band, RadioSet } from '../../review'
 import { chainForStation } from '../chainForStation'
 import type { RadioSetting, Slot, Step } from '../contract'
+import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepId, type StepPlace, stepPlaces } from '../stepBasics'
 
@@ -12,13 +14,17 @@ export interface StepPlan {
   band?: (band: Band) => boolean
   /** Which level of a channel: the strongest, the weakest, or every one. */
   level: 'highest' | 'lowest' | 'every'
-  slots: (place: StepPlace) => Slot[]
+  /** `isFirst`: the first step of the set at this station. */
+  slots: (place: StepPlace, isFirst: boolean) => Slot[]
   instruction: string
   radioSettings: readonly RadioSetting[]
   cautions: readonly string[]
   keyDownS: number
   durationS: number
-  thermal?: Step['thermal']
+  /** A step at each channel spacing the set can be switched to; the list of settings then names it. */
+  perSpacing?: boolean
+  /** The set must be cold for its first step: the oscillator it warms up is the same on every band. */
+  firstIsCold?: boolean
   needsFullSupply?: boolean
 }
 
@@ -26,11 +32,26 @@ export interface StepPlan {
 export function planSteps(set: RadioSet, context: StationContext, of: StepPlan): Step[] {
   const chainId = chainForStation(set, of.stationId, context, of.instruments)
   const chainName = context.chain(chainId)?.name
-  return context.plan(set, `${of.stationId}|${chainId ?? ''}|${chainName ?? ''}`, () => placesOf(set, of).map((place): Step => ({
-    ...place, id: stepId(of.stationId, place), stationId: of.stationId, set, chainId, slots: of.slots(place), instruction: of.instruction,
-    radioSettings: [...of.radioSettings, ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : [])],
-    cautions: [...of.cautions], keyDownS: of.keyDownS, durationS: of.durationS, thermal: of.thermal ?? 'any', needsFullSupply: of.needsFullSupply ?? false,
+  return context.plan(set, `${of.stationId}|${chainId ?? ''}|${chainName ?? ''}`, () => placesOf(set, of).flatMap(place => (of.perSpacing ? spacingsOf(place) : [{ place, suffix: '', spacingHz: undefined }])).map(({ place, suffix, spacingHz }, index): Step => ({
+    ...place, ...(spacingHz !== undefined && { spacingHz }), id: `${stepId(of.stationId, place)}${suffix}`, stationId: of.stationId, set, chainId, slots: of.slots(place, index === 0), instruction: of.instruction,
+    radioSettings: [...(of.perSpacing ? [spacingSetting(place.band)] : []), ...(of.firstIsCold && index === 0 ? [SETTINGS.cold] : []), ...of.radioSettings, ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : [])],
+    cautions: [...of.cautions], keyDownS: of.keyDownS, durationS: of.durationS, thermal: of.firstIsCold && index === 0 ? 'cold' : 'any', needsFullSupply: of.needsFullSupply ?? false,
   })))
+}
+
+/** A place once for each channel spacing of its band. The band of each is named after its spacing; the card's own keeps the plain step id. */
+function spacingsOf(place: StepPlace): { place: StepPlace; suffix: string; spacingHz: number | undefined }[] {
+  const { band } = place
+  if (band.alsoSpacingsHz.length === 0) return [{ place, suffix: '', spacingHz: undefined }]
+  const at = (spacingHz: number, suffix: string) => ({ place: { ...place, band: { ...band, channelSpacingHz: spacingHz, name: `${band.name}, ${printFrequencyShort(spacingHz)}` } }, suffix, spacingHz })
+  return [
+    band.channelSpacingHz === null ? { place, suffix: '', spacingHz: undefined } : at(band.channelSpacingHz, ''),
+    ...band.alsoSpacingsHz.filter(spacing => spacing !== band.channelSpacingHz).map(spacing => at(spacing, `:${spacing}`)),
+  ]
+}
+
+function spacingSetting(band: Band): RadioSetting {
+  return band.channelSpacingHz === null ? SETTINGS.narrow : { id: SETTINGS.narrow.id, words: `Set to channels of ${printFrequencyShort(band.channelSpacingHz)}` }
 }
 
 function placesOf(set: RadioSet, of: StepPlan): StepPlace[] {

@@ -18,17 +18,15 @@ export const FREQUENCY_INSTRUMENTS = ['receiver', 'spectrum-analyser'] as const
 /** Reference taken for an instrument whose maker says nothing, ppm (assumed). */
 export const ASSUMED_REFERENCE_PPM = 5
 
-const COOLING_S = 1800
-
 function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
-    stationId: FREQUENCY_ID, instruments: FREQUENCY_INSTRUMENTS, level: 'lowest', keyDownS: 20, durationS: 120 + COOLING_S / 10, thermal: 'cold',
-    slots: ({ channel: { frequencyHz } }) => [
-      { id: 'cold', label: 'Cold, right after switching on', frequencyHz, measures: 'Hz' },
+    stationId: FREQUENCY_ID, instruments: FREQUENCY_INSTRUMENTS, level: 'lowest', keyDownS: 20, durationS: 300, firstIsCold: true,
+    slots: ({ channel: { frequencyHz } }, isFirst) => [
+      { id: 'cold', label: 'Cold, right after switching on', frequencyHz, measures: 'Hz', optional: !isFirst },
       { id: 'warm', label: 'Warm, after ten minutes', frequencyHz, measures: 'Hz' },
     ],
     instruction: 'No modulation. Read the carrier’s frequency cold, then again once the radio is warm.',
-    radioSettings: [SETTINGS.cold, SETTINGS.toneOff, SETTINGS.microphoneOut], cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
+    radioSettings: [SETTINGS.toneOff, SETTINGS.microphoneOut], cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })
 }
 
@@ -80,7 +78,7 @@ function answer(_question: { id: string }, set: RadioSet, context: StationContex
 
 /** Frequency error: how far the carrier stands from its channel, cold and warm. */
 export const frequencyStation = Object.freeze({
-  id: FREQUENCY_ID, version: 1, title: 'Frequency error', order: 6.2, readingSchema: takenSchema, optional: false, plan, evaluate, answer,
+  id: FREQUENCY_ID, version: 1, title: 'Frequency error', order: 6.2, readingSchema: takenSchema, optional: false, judgedBy: ['frequency-error'], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [{ id: 'on-frequency', stationId: FREQUENCY_ID, question: 'Is it on frequency?', detail: 'cold and warm, with the reference’s own doubt', against: 'limits' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

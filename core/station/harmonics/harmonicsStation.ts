@@ -13,6 +13,7 @@ export const harmonicsStation = Object.freeze({
   order: 5,
   readingSchema: takenSchema,
   optional: false,
+  judgedBy: ['unwanted'],
   plan: planHarmonics,
   checks: (step, context) => stepChecks(step, context, HIGHEST_HARMONIC),
   evaluate: evaluateHarmonics,

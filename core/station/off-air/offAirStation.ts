@@ -86,7 +86,7 @@ function answer(_question: { id: string }, set: RadioSet, context: StationContex
 
 /** Off-air comparison: what leaves the supplied antenna at the harmonics, beside other radios at the same place. Never a verdict. */
 export const offAirStation = Object.freeze({
-  id: OFF_AIR_ID, version: 1, title: 'Off-air comparison', order: 5.5, readingSchema: takenSchema, optional: true, plan, evaluate, answer,
+  id: OFF_AIR_ID, version: 1, title: 'Off-air comparison', order: 5.5, readingSchema: takenSchema, optional: true, judgedBy: [], plan, evaluate, answer,
   checks: () => [],
   questions: () => [{ id: 'off-air', stationId: OFF_AIR_ID, question: 'What leaves its own antenna beside the carrier?', detail: 'off the air at a fixed place: compared, never judged', against: 'limits' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

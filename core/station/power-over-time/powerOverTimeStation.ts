@@ -94,7 +94,7 @@ function answer(question: { id: string }, set: RadioSet, context: StationContext
 
 /** Power over time: how far the power falls while the radio is kept keyed. */
 export const powerOverTimeStation = Object.freeze({
-  id: POWER_OVER_TIME_ID, version: 1, title: 'Power over time', order: 4.5, readingSchema: takenSchema, optional: true, plan, evaluate, answer,
+  id: POWER_OVER_TIME_ID, version: 1, title: 'Power over time', order: 4.5, readingSchema: takenSchema, optional: true, judgedBy: ['claim'], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [
     { id: HOLDS, stationId: POWER_OVER_TIME_ID, question: 'Does its power hold when it is kept keyed?', detail: 'observation', against: 'claims' as const, bandName: null, yardstick: false },

@@ -70,7 +70,7 @@ function answer(_question: { id: string }, set: RadioSet, context: StationContex
 
 /** Stress: long key-down, open and short at the socket, power before and after. Only with the owner’s consent. */
 export const stressStation = Object.freeze({
-  id: STRESS_ID, version: 1, title: 'Open and short', order: 10, readingSchema: takenSchema, optional: true, plan, evaluate, answer,
+  id: STRESS_ID, version: 1, title: 'Open and short', order: 10, readingSchema: takenSchema, optional: true, judgedBy: [], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [{ id: 'survives', stationId: STRESS_ID, question: 'Does it survive open and short?', detail: 'with the owner’s consent; power before and after', against: 'claims' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

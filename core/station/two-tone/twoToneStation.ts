@@ -92,7 +92,7 @@ function answer(_question: { id: string }, set: RadioSet, context: StationContex
 
 /** Two-tone test: peak and mean power and the intermodulation of an SSB transmitter. */
 export const twoToneStation = Object.freeze({
-  id: TWO_TONE_ID, version: 1, title: 'Two-tone, SSB', order: 6.6, readingSchema: takenSchema, optional: true, plan, evaluate, answer,
+  id: TWO_TONE_ID, version: 1, title: 'Two-tone, SSB', order: 6.6, readingSchema: takenSchema, optional: true, judgedBy: ['claim'], plan, evaluate, answer,
   checks: (step, context) => stepChecks(step, context, 1),
   questions: () => [{ id: 'imd', stationId: TWO_TONE_ID, question: 'How clean is its sideband?', detail: 'two tones; products against either tone and against PEP', against: 'limits' as const, bandName: null, yardstick: false }],
 } as const satisfies Station)

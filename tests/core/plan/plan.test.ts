@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { expectedTimes, heatNow, isDone, keyDownState, knobTurns, learnedTimes, planRun, proposedOrder, runCosts, runKey, timeLeft } from '#core/plan'
+import { expectedTimes, heatNow, isDone, keyDownState, knobTurns, learnedTimes, isForTheRecord, planRun, proposedOrder, runCosts, runKey, stepDemands, timeLeft } from '#core/plan'
 import type { KeyDown, Review } from '#core/review'
 import { createSharedWork, stationContext, stations } from '#core/station'
 import { AT, harmonic, POWER_STEP, reading, reviewOf, withReadings } from '../../support/bench'
@@ -42,6 +42,26 @@ describe('the run', () => {
     expect(runCosts([])).toEqual({ recablings: 0, radioChanges: 0, knobTurns: 0 })
     // Twelve readings of one radio: eleven single turns and one band change cannot be beaten by much.
     expect(runCosts(proposedOrder(steps)).knobTurns).toBeLessThanOrEqual(15)
+  })
+
+  it('wants a radio cold once: its first frequency step, before its other bands', () => {
+    for (const set of context.review.sets) {
+      const steps = run.steps.filter(step => step.stationId === 'frequency' && step.set.id === set.id)
+      expect(steps.map(({ thermal }) => thermal)).toEqual(['cold', ...steps.slice(1).map(() => 'any')])
+      expect(steps.map(({ radioSettings }) => radioSettings.some(({ id }) => id === 'cold'))).toEqual(steps.map((_step, i) => i === 0))
+      expect(steps.map(({ slots }) => slots[0]!.optional)).toEqual(steps.map((_step, i) => i > 0))
+    }
+  })
+
+  it('says before anything is read what each step answers to: claim, clause, yardstick, or nothing', () => {
+    const demands = (stationId: string, setId: string) => stepDemands(run.steps.find(step => step.stationId === stationId && step.set.id === setId)!, context)
+    expect(demands('carrier-power', 'trek-a').map(({ words }) => words)).toEqual(['claims 5\u00a0W', 'carrier power up to 1.50\u00a0kW (47 CFR 97.313(b))'])
+    expect(demands('harmonics', 'trek-a').map(({ words, figure }) => [words.includes('97.307(e)') || words.includes('yardstick') || words.includes('dBm'), figure])).toEqual([[true, true], [true, true]])
+    expect(demands('deviation', 'trek-a')).toEqual([{ by: expect.any(String), words: 'deviation: no figure', figure: false }])
+    expect(demands('off-air', 'trek-a')).toEqual([])
+    const open = (stationId: string, setId: string) => isForTheRecord(run.steps.find(step => step.stationId === stationId && step.set.id === setId)!, context)
+    expect([open('deviation', 'trek-a'), open('off-air', 'trek-a'), open('harmonics', 'trek-a'), open('frequency', 'tarnwick')]).toEqual([true, true, false, false])
+    expect(demands('bandwidth', 'tarnwick').some(({ words }) => words.startsWith('adjacent channel power −'))).toBe(true)
   })
 
   it('takes the reviewer’s own order, and lets new steps join where they were proposed', () => {

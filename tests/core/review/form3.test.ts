@@ -12,7 +12,7 @@ function formTwo(): Record<string, unknown> {
   return {
     ...rest,
     settings,
-    sets: rest.sets.map(({ stressConsent: _w, ...set }) => set),
+    sets: rest.sets.map(({ stressConsent: _w, ...set }) => ({ ...set, bands: set.bands.map(({ alsoSpacingsHz: _s, ...band }) => band) })),
     instruments: rest.instruments.filter(({ kind }) => kind !== 'receiver').map(({ referencePpm: _r, ...instrument }) => instrument),
     chains: rest.chains.filter(({ instrumentId }) => instrumentId !== 'receiver'),
     readings: rest.readings.map(({ ambientC: _t, who: _u, ...reading }) => reading),
@@ -24,6 +24,7 @@ describe('a review of form 2', () => {
     const review = validateReview(formTwo())
     expect(review.settings).toMatchObject({ offAirGeometry: '', soundCue: false, alsoStations: [] })
     expect(review.sets.every(({ stressConsent }) => stressConsent === null)).toBe(true)
+    expect(review.sets.flatMap(({ bands }) => bands).every(({ alsoSpacingsHz }) => alsoSpacingsHz.length === 0)).toBe(true)
     expect(review.instruments.every(({ referencePpm }) => referencePpm === null)).toBe(true)
     expect(review.readings.every(({ ambientC, who }) => ambientC === null && who === '')).toBe(true)
     for (const list of [review.figures, review.curves, review.keyDowns, review.notes, review.pictures, review.skipped, review.runOrder]) expect(list).toEqual([])

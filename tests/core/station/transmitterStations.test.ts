@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { newReceiver } from '#core/chain'
+import { knobTurns } from '#core/plan'
 import { newBand, newChannel, type RadioSet, type Review } from '#core/review'
 import { BANDWIDTH_ID, DEVIATION_ID, droopOf, efficiency, firstNullToneHz, FREQUENCY_ID, fullDeviationHz, halfWidthWords, harmonicOf, imdWords, isRead, limitShort, limitWords, momentOf, momentOfSlot, necessaryBandwidthHz, OFF_AIR_ID, offAirDbc, POWER_OVER_TIME_ID, rangeWords, slotAt, spacingOf, spurSlot, stationById, type StationContext, type StepResult, STRESS_ID, timeConstant, TWO_TONE_ID, valueWords, wantedStations, warmUpDriftHz } from '#core/station'
 import { AT, figure, harmonic, HARMONICS_STEP, meter, pad, POWER_STEP, radio, reading, reviewOf, withFigures, withReadings } from '../../support/bench'
@@ -50,6 +51,23 @@ describe('deviation (EN 300 086: 2.5 kHz in 12.5 kHz channels, from memory)', ()
     const result = resultOf(DEVIATION_ID, withFigures(landMobile(), [deviation('loudest', 2600, { noiseAdds: 200 })]))
     expect(slot(result, 'loudest').figure!.value).toBe(2500)
     expect(slot(result, 'loudest').verdict.state).toBe('too-close')
+  })
+
+  it('is measured and judged at each spacing the set can be switched to (5 kHz in 25 kHz channels, EN 300 086, from memory)', () => {
+    const review = landMobile({}, { alsoSpacingsHz: [25_000, 12_500] })
+    const wide = `${stepOf(DEVIATION_ID)}:25000`
+    const context = withFigures(review, [deviation('loudest', 2650), deviation('loudest', 4400, { stepId: wide })])
+    const steps = stationById(DEVIATION_ID).plan(review.sets[0]!, context)
+    expect(steps.map(({ id, spacingHz, band }) => [id, spacingHz, band.name])).toEqual([[stepOf(DEVIATION_ID), 12_500, '2 m, 12.5\u00a0kHz'], [wide, 25_000, '2 m, 25\u00a0kHz']])
+    expect(steps[1]!.radioSettings[0]!.words).toBe('Set to channels of 25\u00a0kHz')
+    expect(knobTurns(steps[0]!, steps[1]!)).toBe(1)
+    const results = steps.map(step => stationById(DEVIATION_ID).evaluate(step, context))
+    expect(results.map(result => slot(result, 'loudest').verdict.state)).toEqual(['outside', 'inside'])
+    expect(results[1]!.slots[0]!.words).toBe('Not measured')
+    expect(stationById(BANDWIDTH_ID).plan(review.sets[0]!, context)[1]!.slots[2]!.frequencyHz).toBe(154e6 + 25_000)
+    // What does not hang on the spacing is read once; a card that says one spacing keeps the plain name.
+    expect(stationById(FREQUENCY_ID).plan(review.sets[0]!, context)).toHaveLength(1)
+    expect(stationById(DEVIATION_ID).plan(landMobile().sets[0]!, context)[0]!.band.name).toBe('2 m')
   })
 
   it('turns the tone of a carrier null into a deviation', () => {

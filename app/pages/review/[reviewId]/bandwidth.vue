@@ -3,6 +3,7 @@ import { printHz, printSigned } from '#core/quantity'
 import { adjacentFilterHz, type RecordingAnalysis } from '#core/signal'
 import { BANDWIDTH_ID, BANDWIDTH_INSTRUMENTS, NEIGHBOURS, spacingOf, type Slot, type Step, type StepResult } from '#core/station'
 import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
+import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
 import type { FigureInput } from '~/composables/useStationRun'
 
 const run = useStationRun(BANDWIDTH_ID, () => 'W')
@@ -37,8 +38,13 @@ function bandsFor(step: Step, obwHz: number | null, states: Map<string, string>)
   ]
 }
 
+/** Neighbours as typed, each in the middle of its channel, where no recording drew them. */
+function typedLines(result: StepResult): { hz: number; label: string; levelDb: number }[] {
+  return result.slots.flatMap(({ slot, figure }) => (figure && slot.measures === 'dB' ? [{ hz: slot.frequencyHz - result.step.channel.frequencyHz, label: printSigned(figure.value), levelDb: figure.value }] : []))
+}
+
 const drawn = (result: StepResult) => buildChannelSpectrumOption({
-  palette: palette.value, curve: points.value, lines: [], levelName: 'dBc', halfWidthHz: halfWidthHz.value,
+  palette: palette.value, curve: points.value, lines: points.value ? [] : typedLines(result), upright: true, levelName: 'dBc', halfWidthHz: halfWidthHz.value,
   bands: bandsFor(result.step, result.slots.find(({ slot }) => slot.id === 'obw')?.figure?.value ?? null, new Map(result.slots.filter(({ figure }) => figure).map(({ slot, verdict }) => [slot.id, verdict.state]))),
 })
 const bandsOf = (analysis: RecordingAnalysis) => (run.step.value ? bandsFor(run.step.value, analysis.occupied?.bandwidthHz ?? null, new Map()) : [])
@@ -47,7 +53,7 @@ const spoken = (result: StepResult) => `Spectrum around the carrier with its nei
 
 <template>
   <StationFrame :run="run" title="Bandwidth and neighbours" :instruments="BANDWIDTH_INSTRUMENTS" :options-of="optionsOf" :placeholder-of="placeholderOf" recordings accept=".wav,.sigmf,.sigmf-meta,.sigmf-data" nothing-words="Nothing is planned yet: put bands and channels on the card." @files="recordings.bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="Around the carrier" :note="head ? head.fileName : 'the bands that are added up; a recording draws the spectrum'" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="Around the carrier" :note="head ? head.fileName : 'as typed; a recording draws the spectrum'" :nothing="drawingIsEmpty(result, points)" /></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="[{ id: 'all', title: 'Everything' }]" :figures-of="figuresOf" :half-width-hz="halfWidthHz" :bands-of="bandsOf" @take="keep" /></template>
   </StationFrame>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiDragVertical } from '@mdi/js'
 import { useSortable } from '@vueuse/integrations/useSortable'
-import { expectedTimes, isDone, learnedTimes, planRun, runCosts, runKey, timeLeft } from '#core/plan'
-import { parseFrequency, printMhzFigure } from '#core/quantity'
+import { expectedTimes, isDone, isForTheRecord, learnedTimes, planRun, runCosts, runKey, stepDemands, timeLeft } from '#core/plan'
+import { parseFrequency, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { isRead, OFF_AIR_ID, stationById, type Step, stations, wantedStations } from '#core/station'
 import type { PlaceId } from '~/keys/places'
@@ -36,8 +36,13 @@ const rows = computed<Row[]>(() => {
   })
   return openOnly.value ? all.filter(({ done }) => !done) : all
 })
+function demandWords(step: Step): string {
+  const demands = stepDemands(step, store.context!)
+  return demands.length === 0 ? 'nothing; shown and compared' : demands.map(({ by, words }) => `${by}: ${words}`).join(' · ')
+}
 const chosen = ref<string | null>(null)
 const chainName = (step: Step) => store.context?.chain(step.chainId)?.name ?? (step.stationId === OFF_AIR_ID ? 'the air' : 'no chain')
+const levelWords = ({ level, spacingHz }: Step) => (spacingHz === undefined ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`)
 const clock = (seconds: number) => (seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`)
 
 const body = useTemplateRef<HTMLElement>('body')
@@ -179,11 +184,11 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
               <td><button type="button" class="open" :aria-expanded="chosen === row.key" @click="chosen = chosen === row.key ? null : row.key">{{ stationById(row.step.stationId).title }}</button></td>
               <td :class="{ strong: row.newRadio }">{{ setShortName(row.step.set) }}</td>
               <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
-              <td>{{ row.step.level.name }}</td>
+              <td>{{ levelWords(row.step) }}</td>
               <td :class="{ strong: row.newChain }">{{ chainName(row.step) }}</td>
               <td class="right figure">{{ clock(row.benchS) }}</td>
               <td class="right figure">{{ clock(row.keyDownS) }}</td>
-              <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">open</span></td>
+              <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ isForTheRecord(row.step, store.context) ? 'open, for the record' : 'open' }}</span></td>
               <td class="acts">
                 <VBtn size="small" variant="text" @click="begin(row)">Go</VBtn>
                 <VBtn v-if="row.skipped !== null" size="small" variant="text" :disabled="store.readOnly" @click="takeUp(row)">Take up</VBtn>
@@ -197,6 +202,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
                 <div v-else class="small about">
                   <p>{{ row.step.instruction }}</p>
                   <p><strong>Set the radio:</strong> {{ row.step.radioSettings.map(({ words }) => words).join(' · ') }}</p>
+                  <p><strong>Judged by:</strong> {{ demandWords(row.step) }}</p>
                   <p class="quiet">{{ row.step.cautions.join(' ') }}</p>
                 </div>
               </td>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { printDb } from '#core/quantity'
-import type { RecordingAnalysis } from '#core/signal'
+import { combOf, combOfFigures, type RecordingAnalysis } from '#core/signal'
 import { type Slot, type Step, type StepResult, TWO_TONE_EQUIPMENT, TWO_TONE_ID, TWO_TONE_INSTRUMENTS } from '#core/station'
 import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
+import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
 import type { FigureInput } from '~/composables/useStationRun'
 
 const HALF_WIDTH_HZ = 6_000
@@ -30,29 +31,15 @@ function figuresOf({ twoTone: found, words }: RecordingAnalysis): FigureInput[] 
   ]
 }
 
-/** The comb: tones and products named in the kept spectrum, at the odd multiples of half the spacing around their middle. */
+/** Tones 700 and 1900 Hz, where only figures were typed. */
+const TYPED_SPACING_HZ = 1200
+
+/** The comb: tones and products named in the kept spectrum, or as the typed figures make it. */
 const drawn = (result: StepResult) => {
   const curve = points.value
-  const top = curve ? [...curve.y].reduce((a, b) => Math.max(a, b), -Infinity) : 0
-  const peaks = curve ? peaksOf(curve.x, curve.y, top - 80) : []
-  const tones = [...peaks].sort((a, b) => b.db - a.db).slice(0, 2).sort((a, b) => a.hz - b.hz)
-  const spacing = tones.length === 2 ? tones[1]!.hz - tones[0]!.hz : 0
-  const nameOf = (hz: number) => {
-    if (spacing <= 0) return ''
-    const steps = Math.min(Math.abs(hz - tones[0]!.hz), Math.abs(hz - tones[1]!.hz)) / spacing
-    const order = 2 * Math.round(steps) + 1
-    return Math.abs(steps - Math.round(steps)) > 0.08 || order > 7 ? '' : order === 1 ? 'tone' : `IMD${order}`
-  }
-  return buildChannelSpectrumOption({ palette: palette.value, curve, bands: [], levelName: 'dB', halfWidthHz: HALF_WIDTH_HZ, lines: peaks.map(({ hz, db }) => ({ hz, levelDb: db, label: nameOf(hz) })).filter(({ label }) => label !== '' && result.slots.length > 0) })
-}
-
-function peaksOf(x: Float64Array, y: Float64Array, leastDb: number): { hz: number; db: number }[] {
-  const found: { hz: number; db: number }[] = []
-  for (let i = 3; i < y.length - 3; i++) {
-    const around = [y[i - 3]!, y[i - 2]!, y[i - 1]!, y[i + 1]!, y[i + 2]!, y[i + 3]!]
-    if (y[i]! > leastDb && around.every(other => y[i]! >= other) && y[i]! > Math.min(...around) + 6) found.push({ hz: x[i]!, db: y[i]! })
-  }
-  return found
+  const typed = Object.fromEntries(result.slots.flatMap(({ slot, figure }) => (figure && slot.id.startsWith('imd') ? [[Number(slot.id.slice(3)), figure.value]] : [])))
+  const teeth = curve ? combOf(curve) : combOfFigures(typed, TYPED_SPACING_HZ)
+  return buildChannelSpectrumOption({ palette: palette.value, curve, bands: [], levelName: 'dB', halfWidthHz: HALF_WIDTH_HZ, upright: curve === null, lines: teeth.map(({ hz, levelDb, order }) => ({ hz, levelDb, label: order === 1 ? 'tone' : `IMD${order}` })) })
 }
 
 const tickKey = (step: Step) => `${step.set.id}|${step.id}`
@@ -74,7 +61,7 @@ const spoken = (result: StepResult) => `Two tones and their products. ${result.s
         <ul><li v-for="item in TWO_TONE_EQUIPMENT" :key="item.id"><VCheckbox :model-value="ticked(step).includes(item.id)" :label="item.words" :disabled="store.readOnly" @update:model-value="value => tick(step, item.id, value === true)" /></li></ul>
       </details>
     </template>
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="The comb" :note="head ? head.fileName : 'a recording draws it'" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="The comb" :note="head ? head.fileName : 'as typed; a recording draws the spectrum'" :nothing="drawingIsEmpty(result, points)" /></template>
     <template #summary><p class="small quiet helper">Two schools: against either tone, or against the peak envelope power, 6.02 dB more flattering. Stored against either tone; both are said everywhere.</p></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="[{ id: 'all', title: 'Everything' }]" :figures-of="figuresOf" :half-width-hz="HALF_WIDTH_HZ" @take="keep" /></template>
   </StationFrame>
