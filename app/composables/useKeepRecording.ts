@@ -1,4 +1,4 @@
-import { type RecordingAnalysis, spectrumCurve } from '#core/signal'
+import { partWords, type RecordingAnalysis, spectrumCurve } from '#core/signal'
 import type { CurveKind, CurvePoints } from '#core/review'
 import type { Recordings } from './useRecordings'
 import type { FigureInput, StationRun } from './useStationRun'
@@ -16,12 +16,13 @@ export function useKeepRecording(run: StationRun, recordings: Recordings, of: { 
     const look = setup && recordings.looks.value[setup.index]
     if (!place || !look) return
     try {
+      const part = partWords(setup)
       const sha256 = await recordings.evidence()
       const curves = of.kinds.flatMap(kind => pointsOf(kind, analysis, of.halfWidthHz()) ?? []).map(one => ({ ...one, id: crypto.randomUUID() }))
       for (const { id, points } of curves) await store.keepCurve(id, points)
       const source = { kind: 'recording' as const, fileName: look.name, sha256, curveIds: curves.map(({ id }) => id) }
-      const kept = run.keepAll({ figures: figures.map(figure => ({ ...figure, source })) }, `${figures.length} figures from ${look.name}`, (review) => {
-        for (const { id, kind, rows } of curves) review.curves.push({ id, setId: place.set.id, stepId: place.id, kind, fileName: look.name, words: analysis.words, rows, at: new Date().toISOString() })
+      const kept = run.keepAll({ figures: figures.map(figure => ({ ...figure, method: joined(figure.method, part), source })) }, `${figures.length} figures from ${look.name}`, (review) => {
+        for (const { id, kind, rows } of curves) review.curves.push({ id, setId: place.set.id, stepId: place.id, kind, fileName: look.name, words: joined(analysis.words, part), rows, at: new Date().toISOString() })
       })
       if (kept) ui.say(`${figures.length} ${figures.length === 1 ? 'figure' : 'figures'} from “${look.name}” kept. The recording stays where it is; its SHA-256 is on record.`)
     }
@@ -32,6 +33,10 @@ export function useKeepRecording(run: StationRun, recordings: Recordings, of: { 
   }
 
   return { keep }
+}
+
+function joined(...words: (string | undefined)[]): string {
+  return words.filter(Boolean).join(' ')
 }
 
 function pointsOf(kind: CurveKind, analysis: RecordingAnalysis, halfWidthHz: number): { kind: CurveKind; points: CurvePoints; rows: number } | null {

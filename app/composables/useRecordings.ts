@@ -1,11 +1,13 @@
-import { sizeFor, type SpectrumCurve, windowFacts, type RecordingAnalysis } from '#core/signal'
+import { type SamplePart, samplesOfPart, sizeFor, type SpectrumCurve, windowFacts, type RecordingAnalysis } from '#core/signal'
 import type { Step } from '#core/station'
 import type { RecordingLook } from '~/workers/recording.worker'
 
 /** How a recording is to be taken. */
-export interface RecordingSetup {
+export interface RecordingSetup extends SamplePart {
   index: number
   as: 'iq' | 'audio'
+  /** Which pair of I and Q, or which channel of audio, from nought. */
+  channel: number
   sampleRateHz: number
   centreHz: number | null
   /** Signal to be read, Hz from the middle; null: the strongest. */
@@ -56,7 +58,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
 
   function choose(index: number): void {
     const look = looks.value[index]!
-    setup.value = { index, as: look.mayBeIq ? 'iq' : 'audio', sampleRateHz: look.sampleRateHz, centreHz: look.centreHz, shiftHz: shiftFor(look.centreHz, look.sampleRateHz) }
+    setup.value = { index, as: look.mayBeIq ? 'iq' : 'audio', channel: 0, fromS: null, toS: null, sampleRateHz: look.sampleRateHz, centreHz: look.centreHz, shiftHz: shiftFor(look.centreHz, look.sampleRateHz) }
   }
 
   /** The channel of the step where the recording says where it stands and the channel lies inside; else the strongest signal. */
@@ -78,12 +80,13 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     const want = needs(place)
     const choice = choiceOf(chosen)
     try {
+      const sampleCount = samplesOfPart({ sampleCount: look.sampleCount, sampleRateHz: chosen.sampleRateHz }, chosen).count
       const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
       const plain = toRaw(files.value)
       const shiftHz = chosen.shiftHz ?? await strongestIn(plain, choice) ?? 0
-      const size = sizeFor(chosen.sampleRateHz, { resolutionHz: want.resolutionHz, enbwBins: windowFacts(WINDOW).enbwBins, sampleCount: look.sampleCount })
+      const size = sizeFor(chosen.sampleRateHz, { resolutionHz: want.resolutionHz, enbwBins: windowFacts(WINDOW).enbwBins, sampleCount })
       const found = await analyseRecording({
-        files: plain, choice, sampleCount: look.sampleCount,
+        files: plain, choice, sampleCount,
         settings: { size, window: WINDOW, fmShiftHz: want.deviation && chosen.as === 'iq' ? shiftHz : null, channelHalfHz: CHANNEL_HALF_HZ, columns: COLUMNS, rows: ROWS },
         wanted: { channelSpacingHz: want.channelSpacingHz, carrierHz: shiftHz, twoTone: want.twoTone },
         onProgress: (share) => { if (mine === run) progress.value = share },
@@ -118,7 +121,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
   }
 
   function choiceOf(chosen: RecordingSetup) {
-    return { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const } : { kind: 'audio' as const, channel: 0 }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz }
+    return { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const, pair: chosen.channel } : { kind: 'audio' as const, channel: chosen.channel }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz, fromS: chosen.fromS, toS: chosen.toS }
   }
 
   /** Stops the analysis at once; the workers are let go. */
@@ -133,7 +136,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
   /** SHA-256 of the file that holds the samples; empty where it could not be read. */
   async function evidence(): Promise<string> {
     const look = setup.value && looks.value[setup.value.index]
-    const file = look && (files.value.find(({ name }) => name === look.name) ?? files.value[0])
+    const file = look && (files.value.find(({ name }) => name === look.fileName))
     if (!file) return ''
     const { hashOf } = await import('~/workers/recordingWorkers')
     sha256.value = await hashOf(file)

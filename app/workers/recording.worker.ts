@@ -3,12 +3,15 @@ import { expose, transfer } from 'comlink'
 import { createSHA256 } from 'hash-wasm'
 import { CoreError } from '#core/errors'
 import { type ByteSource, type ChannelUse, openRecordings, type Recording, samplesOf, type SigmfMeta } from '#core/format'
-import { type AnalysisSettings, concludeAnalysis, fastFft, type FftEngine, type GatheredStretch, gatherStretch, portableFft, type RecordingAnalysis, sizeFor, type SpectrumCurve, spectrumCurve, spectrumFrom, spectrumPeaks, type Wanted, Welch, zoomSpectrum } from '#core/signal'
+import { type AnalysisSettings, concludeAnalysis, fastFft, type FftEngine, type GatheredStretch, gatherStretch, portableFft, type RecordingAnalysis, type SamplePart, sizeFor, type SpectrumCurve, spectrumCurve, spectrumFrom, spectrumPeaks, type Wanted, Welch, zoomSpectrum } from '#core/signal'
 import { simulatedFm, type SimulatedFm, type SimulatedLine, simulatedLines } from '#core/virtual'
 
 /** What a page must know of a recording before it is analysed. */
 export interface RecordingLook {
   name: string
+  /** The file it lies in, as it was dropped. */
+  fileName: string
+  firstSample: number
   bytes: number
   seconds: number
   sampleRateHz: number
@@ -22,7 +25,7 @@ export interface RecordingLook {
 }
 
 /** Which recording of the files, and how it is taken. */
-export interface RecordingChoice {
+export interface RecordingChoice extends SamplePart {
   index: number
   use: ChannelUse
   sampleRateHz: number
@@ -59,7 +62,7 @@ async function recordingsOf(files: readonly File[]): Promise<Recording[]> {
 
 async function samples(files: readonly File[], choice: RecordingChoice) {
   const recording = (await recordingsOf(files))[choice.index]!
-  return samplesOf(recording, choice.use, { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz })
+  return samplesOf(recording, choice.use, choice)
 }
 
 async function answer<T>(run: () => Promise<T>): Promise<RecordingAnswer<T>> {
@@ -79,7 +82,7 @@ const HASH_SLICE = 8_000_000
 
 const api = {
   look: (files: readonly File[]): Promise<RecordingAnswer<RecordingLook[]>> => answer(async () => (await recordingsOf(files)).map(one => ({
-    name: one.name, bytes: one.byteLength, seconds: one.sampleCount / one.sampleRateHz, sampleRateHz: one.sampleRateHz, centreHz: one.centreHz, mayBeIq: one.mayBeIq, channels: one.format.channels, sampleCount: one.sampleCount,
+    name: one.name, fileName: one.fileName, firstSample: one.firstSample, bytes: one.byteLength, seconds: one.sampleCount / one.sampleRateHz, sampleRateHz: one.sampleRateHz, centreHz: one.centreHz, mayBeIq: one.mayBeIq, channels: one.format.channels, sampleCount: one.sampleCount,
     understood: one.understood, warnings: one.warnings, meta: one.meta,
   }))),
 

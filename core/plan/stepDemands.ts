@@ -27,14 +27,14 @@ export function isForTheRecord(step: Step, context: StationContext): boolean {
 }
 
 function claimOf({ claim }: Step): StepDemand {
-  return claim.kind === 'watts' ? { by: 'the maker', words: `claims ${printClaimW(claim.powerW)}`, figure: true } : { by: 'the maker', words: 'does not say', figure: false }
+  return claim.kind === 'watts' ? { by: 'the maker', words: `${printClaimW(claim.powerW)} claimed`, figure: true } : { by: 'the maker', words: 'does not say', figure: false }
 }
 
 function ruleOf(step: Step, about: Quantity, rulebook: Rulebook): StepDemand {
   const limit = limitOf(step, about, rulebook)
   const what = quantityWords[about]
   if (limit.kind === 'limit' || limit.kind === 'scalar') return { by: rulebook.title, words: `${what} ${about === 'carrier-power' && limit.kind === 'limit' ? `up to ${printWatts(wattsFromDbm(limit.limitDbm))}` : limitShort(limit)} (${limit.clause})`, figure: true }
-  return { by: rulebook.title, words: limit.kind === 'no-figure' ? `${what}: no figure` : `${what}: ${limit.reason}`, figure: limit.kind === 'cannot-judge' }
+  return { by: rulebook.title, words: limit.kind === 'no-figure' ? `no figure for ${what}` : `${what}: ${limit.reason}`, figure: limit.kind === 'cannot-judge' }
 }
 
 function limitOf(step: Step, about: Quantity, rulebook: Rulebook): AnyLimit {

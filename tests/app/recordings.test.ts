@@ -21,7 +21,7 @@ const { review } = demoReview()
 const context = stationContext(review)
 const step = stationById('deviation').plan(review.sets.find(({ id }) => id === 'mini')!, context)[0]!
 const look = (change: Partial<RecordingLook> = {}): RecordingLook => ({
-  name: 'a.sigmf-data', bytes: 1000, seconds: 1, sampleRateHz: 96_000, centreHz: null, mayBeIq: true, channels: 2, sampleCount: 96_000, understood: [], warnings: [], meta: { global: { 'core:datatype': 'cf32_le', 'core:version': '1.0.0' }, captures: [], annotations: [] }, ...change,
+  name: 'a.sigmf-data', fileName: 'a.sigmf-data', firstSample: 0, bytes: 1000, seconds: 1, sampleRateHz: 96_000, centreHz: null, mayBeIq: true, channels: 2, sampleCount: 96_000, understood: [], warnings: [], meta: { global: { 'core:datatype': 'cf32_le', 'core:version': '1.0.0' }, captures: [], annotations: [] }, ...change,
 })
 const file = new File(['x'], 'a.sigmf-data')
 
@@ -63,6 +63,31 @@ describe('recordings brought in', () => {
     workers.lookAtRecordings.mockResolvedValue([look({ centreHz: 446e6 })])
     await recordings.bringIn([file])
     expect(asked().settings.fmShiftHz).toBe(1234)
+  })
+
+  it('are read from one moment to another, and of the channels that were chosen', async () => {
+    workers.lookAtRecordings.mockResolvedValue([look({ channels: 4 })])
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    Object.assign(recordings.setup.value!, { fromS: 0.25, toS: 0.75, channel: 1 })
+    await recordings.analyse()
+    expect(asked()).toMatchObject({ sampleCount: 48_000, choice: { fromS: 0.25, toS: 0.75, use: { kind: 'iq', pair: 1 } } })
+    Object.assign(recordings.setup.value!, { fromS: 0.8, toS: 0.75, as: 'audio' })
+    workers.analyseRecording.mockClear()
+    await recordings.analyse()
+    expect(recordings.problem.value).toContain('Nothing lies from 0.8 s to 0.75 s')
+    expect(workers.analyseRecording).not.toHaveBeenCalled()
+    expect(recordings.progress.value).toBeNull()
+  })
+
+  it('in an archive are known by the hash of the archive', async () => {
+    const archive = new File(['y'], 'both.sigmf')
+    workers.lookAtRecordings.mockResolvedValue([look({ fileName: 'both.sigmf' })])
+    workers.hashOf.mockResolvedValue('ab')
+    const recordings = recordingsOf()
+    await recordings.bringIn([file, archive])
+    await recordings.evidence()
+    expect(workers.hashOf).toHaveBeenCalledWith(archive)
   })
 
   it('of one channel are audio: no deviation is asked of them', async () => {

@@ -27,6 +27,14 @@ const open = computed(() => looks.value.length > 0)
 watch(open, (now) => { if (now) target.value = targets[0]?.id ?? '' })
 const look = computed(() => (setup.value ? looks.value[setup.value.index] ?? null : null))
 const figures = computed(() => (analysis.value ? figuresOf(analysis.value, target.value, setup.value?.centreHz ?? null) : []))
+const channels = computed(() => Array.from({ length: look.value && setup.value ? (setup.value.as === 'iq' ? Math.floor(look.value.channels / 2) : look.value.channels) : 0 }, (_unused, value) => ({ value, title: String(value + 1) })))
+watch(() => setup.value?.as, () => { if (setup.value) setup.value.channel = 0 })
+/** How it is read, short: what stands in the fields, without opening them. */
+const readAs = computed(() => {
+  if (!setup.value) return ''
+  const { as, shiftHz, fromS, toS } = setup.value
+  return [as === 'iq' ? 'as I and Q' : 'as audio', shiftHz === null ? 'the strongest signal' : `the signal ${printSigned(shiftHz, 0)} Hz from the middle`, fromS === null && toS === null ? 'all of it' : `from ${fromS ?? 0} s to ${toS === null ? 'the end' : `${toS} s`}`].join(', ')
+})
 const busy = ref(false)
 
 const carrierHz = computed(() => analysis.value?.carrierHz ?? 0)
@@ -72,6 +80,11 @@ async function take(): Promise<void> {
 }
 watch(open, () => { busy.value = false })
 
+/** The samples that were read, counted in the whole dataset. */
+function annotated(of: { firstSample: number }, { fromS, sampleRateHz }: { fromS: number | null; sampleRateHz: number }, found: RecordingAnalysis): { firstSample: number; sampleCount: number } {
+  return { firstSample: of.firstSample + Math.round((fromS ?? 0) * sampleRateHz), sampleCount: Math.round(found.seconds * sampleRateHz) }
+}
+
 /** What was found as SigMF annotations, beside the metadata the recording came with. */
 function annotate(): void {
   const found = analysis.value
@@ -81,7 +94,7 @@ function annotate(): void {
     ...(found.carrierHz === null ? [] : [{ label: 'carrier', comment: facts.value.slice(0, 2).join(' '), lowHz: found.carrierHz - half, highHz: found.carrierHz + half }]),
     ...found.peaks.filter(({ frequencyHz }) => Math.abs(frequencyHz - carrierHz.value) > 2 * half).slice(0, 10).map(peak => ({ label: 'peak', comment: `${printSigned(peak.levelDb - reference.value)} dBc`, lowHz: peak.frequencyHz - 2 * found.spectrum.enbwHz, highHz: peak.frequencyHz + 2 * found.spectrum.enbwHz })),
     ...(found.adjacent?.channels.map(channel => ({ label: `${channel.side} ${channel.step}`, comment: `${printSigned(channel.ratioDb)} dBc in ${printHz(found.adjacent!.filterHz, 3)}`, lowHz: channel.lowHz, highHz: channel.highHz })) ?? []),
-  ], { sampleCount: look.value.sampleCount, centreHz: setup.value.centreHz, generator: `Rigorous Meter ${config.version}` })
+  ], { ...annotated(look.value, setup.value, found), centreHz: setup.value.centreHz, generator: `Rigorous Meter ${config.version}` })
   downloadFile(`${look.value.name.replace(/\.[^.]+$/, '')}.sigmf-meta`, new Blob([JSON.stringify(meta, null, 2)], { type: 'application/json' }))
 }
 
@@ -102,14 +115,21 @@ function close(): void {
     <VCard v-if="look && setup" class="dialog" data-testid="recording">
       <h2>Recording “{{ look.name }}”</h2>
       <VSelect v-if="looks.length > 1" :model-value="setup.index" :items="looks.map((one, value) => ({ value, title: one.name }))" label="Which of the recordings" @update:model-value="value => { recordings.choose(value); recordings.analyse() }" />
-      <ul class="small understood"><li v-for="line in look.understood" :key="line">{{ line }}</li><li v-for="line in look.warnings" :key="line" class="doubt">{{ line }}</li></ul>
-      <div class="settings">
-        <VSelect v-if="look.mayBeIq" v-model="setup.as" :items="[{ value: 'iq', title: 'I and Q' }, { value: 'audio', title: 'Audio' }]" label="The two channels are" />
-        <NumberField v-model="setup.sampleRateHz" label="Samples a second" :min="100" :max="1e9" />
-        <NumberField v-model="setup.centreHz" label="Middle of the recording" frequency optional empty-words="not known" />
-        <NumberField v-model="setup.shiftHz" label="Signal from the middle" unit="Hz" :min="-1e9" :max="1e9" optional empty-words="the strongest" />
-        <VBtn variant="outlined" :disabled="progress !== null" @click="recordings.analyse()">Read again</VBtn>
-      </div>
+      <p class="small">{{ look.understood.join(' · ') }}</p>
+      <p v-for="line in look.warnings" :key="line" class="small doubt">{{ line }}</p>
+      <details class="how" :open="problem !== '' || undefined">
+        <summary class="small">How it is read: {{ readAs }}</summary>
+        <div class="settings">
+          <VSelect v-if="look.mayBeIq" v-model="setup.as" :items="[{ value: 'iq', title: 'I and Q' }, { value: 'audio', title: 'Audio' }]" label="The two channels are" />
+          <VSelect v-if="channels.length > 1" v-model="setup.channel" :items="channels" :label="setup.as === 'iq' ? 'Which pair' : 'Which channel'" />
+          <NumberField v-model="setup.sampleRateHz" label="Samples a second" :min="100" :max="1e9" />
+          <NumberField v-model="setup.centreHz" label="Middle of the recording" frequency optional empty-words="not known" />
+          <NumberField v-model="setup.shiftHz" label="Signal from the middle" unit="Hz" :min="-1e9" :max="1e9" optional empty-words="the strongest" />
+          <NumberField v-model="setup.fromS" label="Only from" unit="s" :min="0" :max="1e6" optional empty-words="the start" />
+          <NumberField v-model="setup.toS" label="Only to" unit="s" :min="0" :max="1e6" optional empty-words="the end" />
+          <VBtn variant="outlined" :disabled="progress !== null" @click="recordings.analyse()">Read again</VBtn>
+        </div>
+      </details>
       <div v-if="progress !== null" class="progress" role="status">
         <VProgressLinear :model-value="100 * progress" color="primary" height="8" rounded aria-label="Reading the recording" />
         <span class="small">{{ Math.round(100 * progress) }} % of {{ look.bytes >= 1e6 ? `${Math.round(look.bytes / 1e6)} MB` : `${Math.max(1, Math.round(look.bytes / 1e3))} kB` }} read</span>
@@ -117,12 +137,12 @@ function close(): void {
       </div>
       <p v-if="problem" class="doubt" role="alert">{{ problem }}</p>
       <div v-if="analysis" class="found">
-        <TimeFrequencyPicture :picture="analysis.picture" :seconds="analysis.seconds" :width-hz="analysis.sampleRateHz" :floor-db="analysis.noiseFloorDb" />
-        <Drawing :option="option" :spoken="`Spectrum around the carrier. ${facts[0] ?? ''}`" />
-        <ul class="small understood"><li v-for="line in facts" :key="line">{{ line }}</li></ul>
         <VSelect v-if="targets.length > 1" v-model="target" :items="targets.map(({ id, title }) => ({ value: id, title }))" label="This recording holds" />
         <table v-if="figures.length" class="plain small"><tbody><tr v-for="figure in figures" :key="figure.slotId"><td>{{ step.slots.find(({ id }) => id === figure.slotId)?.label }}</td><td class="right figure">{{ figure.isUpperBound ? 'at most ' : '' }}{{ figure.text }} <span v-if="figure.standardUncertainty" class="quiet">{{ doubt(figure) }}</span></td></tr></tbody></table>
         <p v-else class="doubt">Nothing for this station was found in it.</p>
+        <TimeFrequencyPicture :picture="analysis.picture" :seconds="analysis.seconds" :from-s="setup.fromS ?? 0" :width-hz="analysis.sampleRateHz" :floor-db="analysis.noiseFloorDb" />
+        <Drawing :option="option" :spoken="`Spectrum around the carrier. ${facts[0] ?? ''}`" />
+        <ul class="small understood"><li v-for="line in facts" :key="line">{{ line }}</li></ul>
       </div>
       <div class="row end">
         <template v-if="analysis">
@@ -141,7 +161,8 @@ function close(): void {
 .dialog { overflow-y: auto; padding: 20px 22px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 .understood { margin: 0; padding-left: 18px; color: var(--ink-2); }
 .doubt { color: var(--close); }
-.settings { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 10px; align-items: start; }
+.how summary { cursor: pointer; }
+.settings { padding-top: 10px; display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 10px; align-items: start; }
 .progress { display: grid; grid-template-columns: 1fr auto auto; gap: 12px; align-items: center; }
 .found { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; }
 .end { justify-content: flex-end; position: sticky; bottom: -20px; background: var(--sheet); padding: 8px 0; border-top: 1px solid var(--line); margin-bottom: -8px; }

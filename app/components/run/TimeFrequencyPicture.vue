@@ -3,7 +3,8 @@ import { printHz } from '#core/quantity'
 import type { TimeFrequencyPicture } from '#core/signal'
 
 /** Level over time and frequency as a picture: time runs to the right, frequency upwards, the louder the more ink. */
-const { picture, seconds, widthHz, floorDb } = defineProps<{ picture: TimeFrequencyPicture; seconds: number; widthHz: number; floorDb: number }>()
+const { picture, seconds, widthHz, floorDb, fromS = 0 } = defineProps<{ picture: TimeFrequencyPicture; seconds: number; widthHz: number; floorDb: number; /** Where in the recording it begins. */ fromS?: number }>()
+const clock = (atS: number) => `${atS === 0 ? 0 : atS.toFixed(atS < 10 ? 2 : 0)}\u00a0s`
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const palette = useChartPalette()
 
@@ -38,7 +39,7 @@ onMounted(draw)
 <template>
   <figure class="picture">
     <canvas ref="canvas" role="img" :aria-label="`Level over ${seconds.toFixed(1)} seconds and ${printHz(widthHz, 3)}`" />
-    <figcaption class="small quiet"><span>0 s</span><span>{{ printHz(widthHz, 3) }} from below to above</span><span>{{ seconds.toFixed(seconds < 10 ? 2 : 0) }} s</span></figcaption>
+    <figcaption class="small quiet"><span>{{ clock(fromS) }}</span><span>{{ printHz(widthHz, 3) }} from below to above</span><span>{{ clock(fromS + seconds) }}</span></figcaption>
   </figure>
 </template>
 

@@ -29,7 +29,7 @@ const percent = computed(() => {
         <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span class="quiet">, {{ limitShort(one.limit) }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
       </ul>
     </template>
-    <p class="source">{{ limit.clause }} · {{ limit.rulebook.title }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
+    <p class="source">{{ limit.clause === limit.rulebook.title ? limit.clause : `${limit.clause} · ${limit.rulebook.title}` }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 import { printFrequencyShort } from '../../quantity'
-import type { SampleSource } from '../../signal'
+import { partOfSamples, type SamplePart, type SampleSource } from '../../signal'
 import { type ByteSource, partOfSource } from '../byteSource'
 import { badFile } from '../traceText'
 import { utf8Text } from '../utf8'
@@ -10,10 +10,16 @@ import { readWavHead } from './wavHead'
 
 /** A recording ready to be read in slices. */
 export interface Recording {
+  /** File of the samples, and which capture where there are several. */
   name: string
+  /** The file as it was dropped: the archive, where the samples lie in one. */
+  fileName: string
   /** File whose bytes are the samples. */
   data: ByteSource
+  /** First byte of its samples. */
   from: number
+  /** First of its samples in the whole dataset. */
+  firstSample: number
   byteLength: number
   format: SampleFormat
   sampleRateHz: number
@@ -49,7 +55,7 @@ export async function openRecordings(files: readonly ByteSource[]): Promise<Reco
       const base = file.name.slice(0, -META.length)
       const data = files.find(other => other.name.toLowerCase() === `${base}${DATA}`.toLowerCase())
       if (!data) throw badFile(file.name, null, `its samples are missing: drop “${base}${DATA}” together with it`)
-      recordings.push(await sigmfRecording(file, data))
+      recordings.push(...await sigmfRecordings(file, data, { fileName: data.name }))
     }
     else if (ending(file, DATA)) {
       const base = file.name.slice(0, -DATA.length)
@@ -66,28 +72,39 @@ async function archived(file: ByteSource): Promise<Recording[]> {
   const parts = entries.map(entry => ({ entry, source: partOfSource(file, { ...entry, name: entry.name.split('/').at(-1)! }) }))
   const metas = parts.filter(({ entry }) => entry.name.toLowerCase().endsWith(META))
   if (metas.length === 0) throw badFile(file.name, null, 'the archive holds no SigMF metadata')
-  return Promise.all(metas.map(({ entry, source }) => {
+  return (await Promise.all(metas.map(({ entry, source }) => {
     const base = entry.name.slice(0, -META.length).toLowerCase()
     const data = parts.find(other => other.entry.name.toLowerCase() === `${base}${DATA}`)
     if (!data) throw badFile(file.name, null, `the samples of “${entry.name}” are missing in the archive`)
-    return sigmfRecording(source, data.source, data.entry.byteLength > data.source.byteLength)
-  }))
+    return sigmfRecordings(source, data.source, { fileName: file.name, cutShort: data.entry.byteLength > data.source.byteLength })
+  }))).flat()
 }
 
 const MOST_META_BYTES = 20_000_000
 
-async function sigmfRecording(metaFile: ByteSource, data: ByteSource, cutShort = false): Promise<Recording> {
+/** The recordings of a dataset: each capture is one of its own, with its own middle. */
+async function sigmfRecordings(metaFile: ByteSource, data: ByteSource, { fileName, cutShort = false }: { fileName: string; cutShort?: boolean }): Promise<Recording[]> {
   if (metaFile.byteLength > MOST_META_BYTES) throw badFile(metaFile.name, null, 'its metadata is larger than 20 MB')
   const meta = readSigmfMeta(utf8Text(await metaFile.read(0, metaFile.byteLength)), metaFile.name)
   const sampleRateHz = meta.global['core:sample_rate']
   if (sampleRateHz === undefined) throw badFile(metaFile.name, null, 'it does not say how fast it was sampled (core:sample_rate)')
   const format = sigmfFormat(meta)
   const complex = sigmfIsComplex(meta)
-  const frequency = meta.captures[0]?.['core:frequency'] ?? null
-  return recordingOf({
-    name: data.name, data, from: 0, byteLength: data.byteLength, format, sampleRateHz, centreHz: frequency, mayBeIq: complex, meta,
-    understood: [`SigMF, ${meta.global['core:datatype']}, ${complex ? 'I and Q' : 'real samples'}`, ...(meta.captures.length > 1 ? [`${meta.captures.length} captures in it; the frequency of the first is taken for all.`] : [])],
-    warnings: cutShort ? ['The archive was cut short: what is there of the samples is used.'] : [],
+  const stride = bytesPerSample(format)
+  const captures = [...(meta.captures.length > 0 ? meta.captures : [{ 'core:sample_start': 0 }])].sort((a, b) => a['core:sample_start'] - b['core:sample_start'])
+  const present = captures.filter(capture => capture['core:sample_start'] * stride < data.byteLength)
+  if (present.length === 0) throw badFile(data.name, null, data.byteLength === 0 ? 'it is empty' : 'its first capture begins after the end of the samples; was the file cut short?')
+  return present.map((capture, i) => {
+    const from = capture['core:sample_start'] * stride
+    const next = present[i + 1]
+    return recordingOf({
+      name: captures.length === 1 ? data.name : `${data.name}, capture ${i + 1} of ${captures.length}`, fileName, data, from, byteLength: (next ? next['core:sample_start'] * stride : data.byteLength) - from, firstSample: capture['core:sample_start'],
+      format, sampleRateHz, centreHz: capture['core:frequency'] ?? null, mayBeIq: complex, meta, understood: [`SigMF, ${meta.global['core:datatype']}, ${complex ? 'I and Q' : 'real samples'}`],
+      warnings: [
+        ...(cutShort ? ['The archive was cut short: what is there of the samples is used.'] : []),
+        ...(present.length < captures.length ? [`${captures.length - present.length} of its captures lie after the end of the samples and are left out; was the file cut short?`] : []),
+      ],
+    })
   })
 }
 
@@ -97,7 +114,7 @@ async function wavRecording(file: ByteSource): Promise<Recording> {
   const kind = format.encoding === 'float' ? `${format.bits}-bit float` : `${format.bits}-bit`
   const complex = format.channels === 2
   return recordingOf({
-    ...head, name: file.name, data: file, centreHz: null, mayBeIq: complex,
+    ...head, name: file.name, fileName: file.name, data: file, firstSample: 0, centreHz: null, mayBeIq: complex,
     understood: [`WAV, ${kind}, ${format.channels === 1 ? 'one channel' : `${format.channels} channels`}`],
     meta: { global: { 'core:datatype': sigmfDatatype(format, complex), 'core:version': '1.0.0', 'core:sample_rate': head.sampleRateHz }, captures: [{ 'core:sample_start': 0 }], annotations: [] },
   })
@@ -119,15 +136,19 @@ function printRate(rateHz: number): string {
   return `${Number((rateHz / 1e3).toFixed(3))} thousand samples a second`
 }
 
-/** The samples of a recording, read from its file as they are asked for. The sample rate and the middle may be put right by the user. */
-export function samplesOf(recording: Recording, use: ChannelUse, put: { sampleRateHz?: number; centreHz?: number | null } = {}): SampleSource {
+/**
+ * The samples of a recording, read from its file as they are asked for. The sample rate and the middle may be put right by the user, and a
+ * part of it be taken.
+ * @throws CoreError `too-few` when nothing lies in the part.
+ */
+export function samplesOf(recording: Recording, use: ChannelUse, put: { sampleRateHz?: number; centreHz?: number | null } & Partial<SamplePart> = {}): SampleSource {
   const stride = bytesPerSample(recording.format)
-  return {
+  return partOfSamples({
     sampleRateHz: put.sampleRateHz ?? recording.sampleRateHz, centreHz: put.centreHz === undefined ? recording.centreHz : put.centreHz, sampleCount: recording.sampleCount, layout: use.kind,
     read: async (from, count) => {
       const to = Math.min(recording.sampleCount, from + count)
       if (to <= from) return new Float32Array(0)
       return decodeSamples(await recording.data.read(recording.from + from * stride, recording.from + to * stride), recording.format, use)
     },
-  }
+  }, { fromS: put.fromS ?? null, toS: put.toS ?? null })
 }

@@ -12,8 +12,8 @@ export function bytesPerSample(format: SampleFormat): number {
   return (format.bits / 8) * format.channels
 }
 
-/** What is taken of the channels: I and Q, or one of them as real audio. */
-export type ChannelUse = { kind: 'iq' } | { kind: 'audio'; channel: number }
+/** What is taken of the channels: a pair of them as I and Q, or one as real audio. Both count from nought. */
+export type ChannelUse = { kind: 'iq'; pair?: number } | { kind: 'audio'; channel: number }
 
 /** Turns bytes into I, Q, I, Q … with full scale ±1; audio gets a quadrature part of nought. Bytes that do not fill a moment are left. */
 export function decodeSamples(bytes: Uint8Array, format: SampleFormat, use: ChannelUse): Float32Array {
@@ -26,7 +26,7 @@ export function decodeSamples(bytes: Uint8Array, format: SampleFormat, use: Chan
   }
   const read = readerOf(new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength), format)
   const size = format.bits / 8
-  const first = use.kind === 'iq' ? 0 : Math.min(use.channel, format.channels - 1)
+  const first = use.kind === 'iq' ? 2 * Math.min(use.pair ?? 0, Math.floor(format.channels / 2) - 1) : Math.min(use.channel, format.channels - 1)
   for (let n = 0; n < count; n++) {
     const at = n * stride + first * size
     samples[2 * n] = read(at)

@@ -77,10 +77,10 @@ export interface Found {
   highHz: number
 }
 
-/** Metadata with what was found added as annotations over the whole recording; what was there stays. */
-export function withAnnotations(meta: SigmfMeta, found: readonly Found[], of: { sampleCount: number; centreHz: number | null; generator: string }): SigmfMeta {
+/** Metadata with what was found added as annotations over the samples that were read, from `firstSample` of the dataset on; what was there stays. */
+export function withAnnotations(meta: SigmfMeta, found: readonly Found[], of: { firstSample: number; sampleCount: number; centreHz: number | null; generator: string }): SigmfMeta {
   const annotations = found.map((one): SigmfAnnotation => ({
-    'core:sample_start': 0, 'core:sample_count': of.sampleCount,
+    'core:sample_start': of.firstSample, 'core:sample_count': of.sampleCount,
     'core:freq_lower_edge': Math.round(((of.centreHz ?? 0) + one.lowHz) * 1e3) / 1e3, 'core:freq_upper_edge': Math.round(((of.centreHz ?? 0) + one.highHz) * 1e3) / 1e3,
     'core:label': one.label.slice(0, 20), 'core:comment': one.comment, 'core:generator': of.generator,
   }))

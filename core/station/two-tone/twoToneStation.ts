@@ -49,7 +49,7 @@ function evaluate(step: Step, context: StationContext): StepResult {
 
 function slotResult(step: Step, slot: Slot, context: StationContext): SlotResult {
   if (slot.id === 'pep') return peakPower(step, slot, context)
-  if (slot.measures === 'level') return observedLevel(step, slot, ({ levelDbm }) => `${printWatts(wattsFromDbm(levelDbm))}: a clean two-tone signal has a PEP of ${printWatts(wattsFromDbm(levelDbm + PEP_ABOVE_MEAN_DB))}`, context)
+  if (slot.measures === 'level') return observedLevel(step, slot, ({ levelDbm }) => `${printWatts(wattsFromDbm(levelDbm + PEP_ABOVE_MEAN_DB))} PEP if both tones are clean`, context)
   const reading = context.figure(step.set.id, step.id, slot.id)
   if (!reading) return openSlot(step, slot, context)
   if (slot.id === 'imbalance') return observedFigure(slot, reading, { words: printDb(reading.value, 2), notes: ['Tones more than half a dB apart flatter or spoil the products.'] }, context)

@@ -145,11 +145,36 @@ describe('SigMF', () => {
     await expect(run()).rejects.toThrow(words)
   })
 
+  it('takes each capture as a recording of its own, with its own middle', async () => {
+    const captures = [{ 'core:sample_start': 3, 'core:frequency': 446e6 }, { 'core:sample_start': 0, 'core:frequency': 146e6 }, { 'core:sample_start': 90 }]
+    const found = await openRecordings([bytesInMemory('c.sigmf-data', sixteen(1, 2, 3, 4, 5, 6, 16384, 0, -16384, 0)), metaFile('c', { ...meta(), captures })])
+    expect(found.map(({ name, sampleCount, centreHz, firstSample }) => [name, sampleCount, centreHz, firstSample])).toEqual([['c.sigmf-data, capture 1 of 3', 3, 146e6, 0], ['c.sigmf-data, capture 2 of 3', 2, 446e6, 3]])
+    expect([...(await samplesOf(found[1]!, { kind: 'iq' }).read(0, 9))]).toEqual([0.5, 0, -0.5, 0])
+    expect(found[0]!.warnings).toEqual([expect.stringContaining('1 of its captures lie after the end')])
+    expect(found.every(({ fileName }) => fileName === 'c.sigmf-data')).toBe(true)
+    await expect(openRecordings([data, metaFile('a', { ...meta(), captures: [{ 'core:sample_start': 2 }] })])).rejects.toThrow('begins after the end')
+    expect((await openRecordings([data, metaFile('a', { ...meta(), captures: [] })]))[0]).toMatchObject({ sampleCount: 2, centreHz: null, name: 'a.sigmf-data' })
+  })
+
+  it('reads any pair of several channels', async () => {
+    const [recording] = await openRecordings([data, metaFile('a', meta({ 'core:num_channels': 2 }))])
+    expect(recording).toMatchObject({ sampleCount: 1, format: { channels: 4 } })
+    expect([...(await samplesOf(recording!, { kind: 'iq' }).read(0, 1)), ...(await samplesOf(recording!, { kind: 'iq', pair: 1 }).read(0, 1)), ...(await samplesOf(recording!, { kind: 'iq', pair: 9 }).read(0, 1))]).toEqual([0.5, 0, 0, -0.5, 0, -0.5])
+  })
+
+  it('reads a part of it as if it were the whole', async () => {
+    const [recording] = await openRecordings([data, metaFile('a', meta({ 'core:sample_rate': 2 }))])
+    const part = samplesOf(recording!, { kind: 'iq' }, { fromS: 0.5 })
+    expect(part.sampleCount).toBe(1)
+    expect([...(await part.read(0, 5))]).toEqual([0, -0.5])
+  })
+
   it('marks what was found, keeps what was there, and stays valid', () => {
     const before = { ...meta(), annotations: [{ 'core:sample_start': 5, 'core:label': 'mine' }] }
-    const after = withAnnotations(before, [{ label: 'carrier', comment: '−12 dB', lowHz: -5000, highHz: 6000 }], { sampleCount: 1000, centreHz: 146.52e6, generator: 'Rigorous Meter' })
+    const after = withAnnotations(before, [{ label: 'carrier', comment: '−12 dB', lowHz: -5000, highHz: 6000 }], { firstSample: 0, sampleCount: 1000, centreHz: 146.52e6, generator: 'Rigorous Meter' })
     expect(after.annotations).toEqual([{ 'core:sample_start': 0, 'core:sample_count': 1000, 'core:freq_lower_edge': 146_515_000, 'core:freq_upper_edge': 146_526_000, 'core:label': 'carrier', 'core:comment': '−12 dB', 'core:generator': 'Rigorous Meter' }, before.annotations[0]])
     expect(readSigmfMeta(JSON.stringify(after), 'a')).toEqual(after)
+    expect(withAnnotations(before, [{ label: 'carrier', comment: '', lowHz: 0, highHz: 1 }], { firstSample: 700, sampleCount: 20, centreHz: null, generator: '' }).annotations[1]).toMatchObject({ 'core:sample_start': 700, 'core:sample_count': 20 })
   })
 })
 

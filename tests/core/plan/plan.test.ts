@@ -55,9 +55,9 @@ describe('the run', () => {
 
   it('says before anything is read what each step answers to: claim, clause, yardstick, or nothing', () => {
     const demands = (stationId: string, setId: string) => stepDemands(run.steps.find(step => step.stationId === stationId && step.set.id === setId)!, context)
-    expect(demands('carrier-power', 'trek-a').map(({ words }) => words)).toEqual(['claims 5\u00a0W', 'carrier power up to 1.50\u00a0kW (47 CFR 97.313(b))'])
+    expect(demands('carrier-power', 'trek-a').map(({ words }) => words)).toEqual(['5\u00a0W claimed', 'carrier power up to 1.50\u00a0kW (47 CFR 97.313(b))'])
     expect(demands('harmonics', 'trek-a').map(({ words, figure }) => [words.includes('97.307(e)') || words.includes('yardstick') || words.includes('dBm'), figure])).toEqual([[true, true], [true, true]])
-    expect(demands('deviation', 'trek-a')).toEqual([{ by: expect.any(String), words: 'deviation: no figure', figure: false }])
+    expect(demands('deviation', 'trek-a')).toEqual([{ by: expect.any(String), words: 'no figure for deviation', figure: false }])
     expect(demands('off-air', 'trek-a')).toEqual([])
     const open = (stationId: string, setId: string) => isForTheRecord(run.steps.find(step => step.stationId === stationId && step.set.id === setId)!, context)
     expect([open('deviation', 'trek-a'), open('off-air', 'trek-a'), open('harmonics', 'trek-a'), open('frequency', 'tarnwick')]).toEqual([true, true, false, false])

@@ -43,7 +43,7 @@ function demandWords(step: Step): string {
 const chosen = ref<string | null>(null)
 const chainName = (step: Step) => store.context?.chain(step.chainId)?.name ?? (step.stationId === OFF_AIR_ID ? 'the air' : 'no chain')
 const levelWords = ({ level, spacingHz }: Step) => (spacingHz === undefined ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`)
-const clock = (seconds: number) => (seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`)
+const clock = (seconds: number) => (seconds < 90 ? `${Math.round(seconds)} s` : seconds < 7170 ? `${Math.round(seconds / 60)} min` : `${Math.floor(seconds / 3600 + 1 / 120)} h ${Math.round(seconds / 60) % 60} min`)
 
 const body = useTemplateRef<HTMLElement>('body')
 let afterDragged: ChildNode | null = null
@@ -181,11 +181,11 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
             <tr :data-key="row.key" :class="['step-row', { done: row.done, chain: row.newChain && index > 0, radio: row.newRadio && index > 0 }]">
               <td><button type="button" class="handle" :aria-label="`Move step ${row.place + 1}: Alt with arrow up or down`" :disabled="store.readOnly" @keydown="event => moveByKey(event, index)"><VIcon :icon="mdiDragVertical" size="18" /></button></td>
               <td class="right figure">{{ row.place + 1 }}</td>
-              <td><button type="button" class="open" :aria-expanded="chosen === row.key" @click="chosen = chosen === row.key ? null : row.key">{{ stationById(row.step.stationId).title }}</button></td>
-              <td :class="{ strong: row.newRadio }">{{ setShortName(row.step.set) }}</td>
+              <td class="wrap station"><button type="button" class="open" :aria-expanded="chosen === row.key" @click="chosen = chosen === row.key ? null : row.key">{{ stationById(row.step.stationId).title }}</button></td>
+              <td :class="['wrap', { strong: row.newRadio }]">{{ setShortName(row.step.set) }}</td>
               <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
-              <td>{{ levelWords(row.step) }}</td>
-              <td :class="{ strong: row.newChain }">{{ chainName(row.step) }}</td>
+              <td class="wrap">{{ levelWords(row.step) }}</td>
+              <td class="wrap" :class="{ strong: row.newChain }">{{ chainName(row.step) }}</td>
               <td class="right figure">{{ clock(row.benchS) }}</td>
               <td class="right figure">{{ clock(row.keyDownS) }}</td>
               <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ isForTheRecord(row.step, store.context) ? 'open, for the record' : 'open' }}</span></td>
@@ -224,10 +224,12 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
 .also :deep(.v-selection-control) { min-height: 28px; }
 .own { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; width: 100%; }
 .list { position: relative; overflow-x: auto; padding: 2px 6px; }
-.list table { min-width: 980px; }
+.list table { min-width: 860px; }
 .plain td, .plain th { padding: 3px 6px; white-space: nowrap; }
-.plain td.state, .more td { white-space: normal; }
-.state { min-width: 190px; }
+td.wrap, td.state, .more td { white-space: normal; }
+.wrap { max-width: 132px; line-height: 1.25; }
+.station { min-width: 124px; }
+.state { min-width: 140px; }
 .step-row.chain td { border-top: 2px solid var(--ink-2); }
 .step-row.radio:not(.chain) td { border-top: 1px solid var(--ink-3); }
 .strong { font-weight: 700; }
