@@ -28,8 +28,10 @@ export interface ChannelSpectrumInput {
 /** A spectrum around the carrier with shaded bands, or a comb of tones. */
 export function buildChannelSpectrumOption(input: ChannelSpectrumInput): EChartsCoreOption {
   const { palette, curve, bands, lines, levelName, halfWidthHz, upright = false } = input
-  const inside = curve ? Array.from(curve.x, (hz, i) => [hz, curve.y[i]!] as [number, number]).filter(([hz, db]) => Math.abs(hz) <= halfWidthHz * 1.001 && Number.isFinite(db)) : []
-  const levels = [...inside.map(([, db]) => db), ...lines.map(({ levelDb }) => levelDb), ...(upright && lines.length > 0 ? [0] : [])]
+  const points = (of: (i: number) => number | undefined) => (curve ? Array.from(curve.x, (hz, i) => [hz, of(i) ?? Number.NaN] as [number, number]).filter(([hz, db]) => Math.abs(hz) <= halfWidthHz * 1.001 && Number.isFinite(db)) : [])
+  const inside = points(i => curve!.y[i])
+  const highest = points(i => curve!.y2[i])
+  const levels = [...inside.map(([, db]) => db), ...highest.map(([, db]) => db), ...lines.map(({ levelDb }) => levelDb), ...(upright && lines.length > 0 ? [0] : [])]
   const top = levels.length > 0 ? Math.ceil((Math.max(...levels) + 6) / 10) * 10 : 0
   const low = levels.length > 0 ? top - 20 * Math.ceil(Math.min(120, top - Math.min(...levels) + 2) / 20) : -100
   const step = roundStep(2 * halfWidthHz, 8)
@@ -41,6 +43,7 @@ export function buildChannelSpectrumOption(input: ChannelSpectrumInput): ECharts
     xAxis: axis(palette, { name: 'kHz', min: -edge, max: edge, interval: step, format: hz => printSigned(hz / 1e3, step < 1000 ? 1 : 0) }),
     yAxis: axis(palette, { name: levelName, lines: true, min: low, max: top, interval: 20, format: db => printSigned(db, 0) }),
     series: [
+      { type: 'line', name: 'highest', data: highest, showSymbol: false, silent: true, lineStyle: { color: palette.ink3, width: 1, opacity: 0.6 }, z: 2 },
       {
         type: 'line', name: 'spectrum', data: inside, showSymbol: false, lineStyle: { color: palette.spruce, width: 1.3 }, z: 3,
         markArea: { silent: true, data: bands.map(band => [{ xAxis: band.fromHz, name: band.label, itemStyle: { color: fill[band.tone], opacity: 0.8 }, label: { show: band.label !== '', position: 'insideTop', color: palette.ink2, fontSize: 12 } }, { xAxis: band.toHz }]) },

@@ -27,6 +27,12 @@ describe('a station’s drawing with nothing to draw', () => {
     expect(drawingIsEmpty(of('trek-a'), null)).toBe('')
   })
 
+  it('draws the highest of each place behind the mean, where a recording gave it', () => {
+    const drawn = buildChannelSpectrumOption({ palette: chartPalette(lightTheme.colors as Record<string, string>), curve: { x: Float64Array.of(-100, 0, 100), y: Float64Array.of(-60, 0, -61), y2: Float64Array.of(-52, 3, -50) }, bands: [], lines: [], levelName: 'dBc', halfWidthHz: 1000 })
+    expect(series(drawn, 'highest').data).toEqual([[-100, -52], [0, 3], [100, -50]])
+    expect(option(drawn).yAxis.max).toBeGreaterThanOrEqual(3)
+  })
+
   it('stands typed lines on the ground, tones at 0 dB among them', () => {
     const drawn = buildChannelSpectrumOption({ palette: chartPalette(lightTheme.colors as Record<string, string>), curve: null, bands: [], lines: [{ hz: 600, label: 'tone', levelDb: 0 }, { hz: 1800, label: 'IMD3', levelDb: -31 }], levelName: 'dB', halfWidthHz: 6000, upright: true })
     const low = option(drawn).yAxis.min

@@ -1,7 +1,8 @@
 import { expect, type Page, test } from '@playwright/test'
 import { DEMO, harmonicRow, openDemo } from './support'
 
-const PLACES = ['card', 'rulebooks', 'bench', 'carrier-power', 'harmonics', 'findings', 'report']
+const STATIONS = ['carrier-power', 'power-over-time', 'harmonics', 'off-air', 'deviation', 'frequency', 'bandwidth', 'two-tone', 'stress']
+const PLACES = ['card', 'rulebooks', 'bench', 'run', ...STATIONS, 'findings', 'report']
 const LONG = 'A set with a very long name that nobody would print on a box but somebody will type all the same '.repeat(2).trim()
 
 async function sideways(page: Page): Promise<number> {
@@ -16,14 +17,16 @@ test('every place of an empty review says what to do next', async ({ page }) => 
   await page.getByRole('button', { name: 'Start a review' }).click()
   await expect(page.getByRole('heading', { name: 'No radio yet' })).toBeVisible()
   const base = page.url().replace(/\/card.*/, '')
-  for (const [place, words] of [['bench', 'Nothing on the bench yet'], ['carrier-power', 'Add a radio first'], ['harmonics', 'Add a radio first'], ['findings', 'Nothing to say yet'], ['report', 'No bench is recorded']] as const) {
+  for (const [place, words] of [['bench', 'Nothing on the bench yet'], ['run', 'Nothing is planned yet'], ...STATIONS.map(station => [station, 'Add a radio first'] as const), ['findings', 'Nothing to say yet'], ['report', 'No bench is recorded']] as const) {
     await page.goto(`${base}/${place}`)
     await expect(page.getByText(words).first()).toBeVisible()
   }
   await page.goto(`${base}/card`)
   await page.getByRole('button', { name: 'Add a radio' }).click()
-  await page.goto(`${base}/harmonics`)
-  await expect(page.getByText('Nothing is planned yet')).toBeVisible()
+  for (const station of STATIONS) {
+    await page.goto(`${base}/${station}`)
+    await expect(page.getByText(/Nothing is planned yet|has none on its card|no SSB band on its card|stays shut until the owner/).first()).toBeVisible()
+  }
   expect(complaints).toEqual([])
 })
 
@@ -34,6 +37,8 @@ test('long names stay inside the page, on a phone and on the bench', async ({ pa
     await page.getByLabel(label, { exact: true }).fill(LONG)
     await page.getByLabel(label, { exact: true }).press('Enter')
   }
+  await page.getByLabel('Band', { exact: true }).first().fill(LONG.slice(0, 60))
+  await page.getByLabel('Band', { exact: true }).first().press('Enter')
   for (const width of [390, 1280]) {
     await page.setViewportSize({ width, height: 800 })
     for (const place of PLACES) {

@@ -106,8 +106,8 @@ defineExpose({ focusNextOpen, retake })
             />
           </td>
           <td class="right figure">{{ one.slot.measures === 'mark' ? '' : valueWords(one) }} <span v-if="isRead(one) && rangeWords(one) !== '–'" class="small quiet">{{ rangeWords(one) }}</span></td>
-          <td class="strip-cell"><MarginStrip v-if="one.verdict.state !== 'observation'" :verdict="one.verdict" /></td>
-          <td class="word"><VerdictWord :state="one.verdict.state" :words="one.words" :title="one.verdict.why ?? undefined" /></td>
+          <td v-if="one.verdict.state !== 'observation'" class="strip-cell"><MarginStrip :verdict="one.verdict" /></td>
+          <td class="word" :colspan="one.verdict.state === 'observation' ? 2 : 1"><VerdictWord :state="one.verdict.state" :words="one.words" :title="one.verdict.why ?? undefined" /></td>
         </tr>
       </tbody>
     </table>
@@ -124,7 +124,8 @@ defineExpose({ focusNextOpen, retake })
 .strip-cell { min-width: 100px; width: 22%; }
 .wide .entry { width: 170px; }
 .wide .entry :deep(input[type=text]) { min-width: 158px; font-size: 15px; padding: 0 6px; }
-.wide td:nth-child(3) { white-space: normal; }
+.slots td:nth-child(3) { white-space: normal; }
+.slots td:nth-child(3) .small { white-space: nowrap; }
 .wide td.word { min-width: 130px; }
 .wide .strip-cell { min-width: 84px; }
 .here { background: rgba(var(--v-theme-inside-wash), .50); }
@@ -133,6 +134,5 @@ defineExpose({ focusNextOpen, retake })
   .slots tbody tr { display: grid; grid-template-columns: minmax(0, 1fr) 150px; align-items: center; border-bottom: 1px solid var(--line); padding: 4px 0; }
   .slots tbody th, .slots td { border-bottom: 0; height: auto; width: auto; }
   .slots td:nth-child(3) { text-align: left; }
-  .slots td.strip-cell:empty { display: none; }
 }
 </style>

@@ -8,10 +8,11 @@ import { carrierFacts } from '../carrierFacts'
 import type { JudgedBy, Question, Slot, SlotResult, Station, StationAnswer, Step, StepResult } from '../contract'
 import { answerSteps } from '../figure/answerSteps'
 import { evaluateSlots } from '../figure/evaluateSlots'
-import { figureResult, type OwnContribution } from '../figure/figureResult'
+import { figureResult } from '../figure/figureResult'
 import { judgeByScalar } from '../figure/judgeByScalar'
 import { openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
+import { ratioDoubt } from '../figure/ratioDoubt'
 import { carrierForLimit } from '../harmonics/carrierForLimit'
 import { SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
@@ -74,12 +75,6 @@ function neighbour(step: Step, slot: Slot, reading: FigureReading, context: Stat
   const withFigure = each.filter(({ limit }) => limit.kind === 'limit')
   const governing = withFigure.length > 0 ? withFigure.reduce((a, b) => (isGraver(b.verdict, a.verdict) ? b : a)) : each[0]!
   return { ...base, limit: governing.limit, each, verdict: governing.verdict, words: governing.verdict.state === 'no-figure' ? `${printDbc(reading.value)}; no figure in law` : governing.words, notes: [`${printDbc(reading.value)} of ${carrier.words}.`, ...notes] }
-}
-
-function ratioDoubt(reading: FigureReading, context: StationContext): OwnContribution[] {
-  const instrument = reading.instrumentId === null ? undefined : context.instrument(reading.instrumentId)
-  const halfWidth = instrument?.kind === 'receiver' ? instrument.ratioDb : instrument?.kind === 'spectrum-analyser' ? instrument.flatnessDb ?? instrument.amplitudeAccuracyDb : 1
-  return [{ id: `ratio:${instrument?.id ?? 'none'}`, group: 'reference', label: `${instrument?.name ?? 'Instrument not known'}, ratio of powers`, distribution: 'rectangular', halfWidth, assumed: instrument?.assumed ?? true }]
 }
 
 function askAbout({ slot, figure }: SlotResult): Question[] {

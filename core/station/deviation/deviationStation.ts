@@ -49,7 +49,7 @@ function slotResult(step: Step, slot: Slot, context: StationContext): SlotResult
     const deviationHz = deviationAtNullHz(reading.value)
     return judgeByScalar(step, slot, reading, { about: 'deviation', direction: 'upper', own: [nullDoubt(deviationHz)], value: deviationHz, notes: [`The carrier vanishes with a tone of ${printHz(reading.value, 4)}: 2.4048 × that is ${printHz(deviationHz, 4)} of deviation.`], wordsWithout: `${printHz(deviationHz)}; no figure in law` }, context)
   }
-  if (slot.id === 'tone-squelch') return observedFigure(slot, reading, { words: `${printHz(reading.value)}, ${Math.round((100 * reading.value) / fullDeviationHz(step.band))} % of full deviation`, notes: ['Ten to fifteen percent of full deviation is usual (common practice, no source).'] }, context)
+  if (slot.id === 'tone-squelch') return observedFigure(slot, reading, { own: accuracyOf(reading, context), words: `${printHz(reading.value)}, ${Math.round((100 * reading.value) / fullDeviationHz(step.band))} % of full deviation`, notes: ['Ten to fifteen percent of full deviation is usual (common practice, no source).'] }, context)
   return judgeByScalar(step, slot, reading, { about: 'deviation', direction: 'upper', own: accuracyOf(reading, context), notes: [shareWords(step, reading.value)], wordsWithout: `${printHz(reading.value)}; no figure in law` }, context)
 }
 

@@ -4,7 +4,7 @@ import type { Slot, SlotResult, Step } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
 import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
-import { figureResult } from './figureResult'
+import { figureResult, type OwnContribution } from './figureResult'
 
 const NOTHING = { reading: null, corrected: null, figure: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] } satisfies Partial<SlotResult>
 
@@ -17,8 +17,8 @@ export function openSlot(step: Step, slot: Slot, context: StationContext): SlotR
 }
 
 /** A figure that is shown and compared, never judged. */
-export function observedFigure(slot: Slot, reading: FigureReading, of: { words: string; notes?: string[] }, context: StationContext): SlotResult {
-  return { ...NOTHING, slot, figure: figureResult(reading, { own: [], limit: null }, context), verdict: verdictWithout('observation', null), words: of.words, notes: [...(of.notes ?? []), ...(reading.method ? [reading.method] : [])], missing: null }
+export function observedFigure(slot: Slot, reading: FigureReading, of: { words: string; notes?: string[]; own?: readonly OwnContribution[] }, context: StationContext): SlotResult {
+  return { ...NOTHING, slot, figure: figureResult(reading, { own: of.own ?? [], limit: null }, context), verdict: verdictWithout('observation', null), words: of.words, notes: [...(of.notes ?? []), ...(reading.method ? [reading.method] : [])], missing: null }
 }
 
 /** A level that is shown and compared, never judged; not covered where it could not be corrected. */

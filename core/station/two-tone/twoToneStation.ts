@@ -9,6 +9,7 @@ import { answerSteps } from '../figure/answerSteps'
 import { evaluateSlots } from '../figure/evaluateSlots'
 import { isRead, observedFigure, observedLevel, openSlot } from '../figure/plainSlots'
 import { planSteps } from '../figure/planSteps'
+import { ratioDoubt } from '../figure/ratioDoubt'
 import { fullSupply, SETTINGS } from '../radioSettings'
 import type { StationContext } from '../stationContext'
 import { stepChecks } from '../stepChecks'
@@ -52,8 +53,8 @@ function slotResult(step: Step, slot: Slot, context: StationContext): SlotResult
   if (slot.measures === 'level') return observedLevel(step, slot, ({ levelDbm }) => `${printWatts(wattsFromDbm(levelDbm + PEP_ABOVE_MEAN_DB))} PEP if both tones are clean`, context)
   const reading = context.figure(step.set.id, step.id, slot.id)
   if (!reading) return openSlot(step, slot, context)
-  if (slot.id === 'imbalance') return observedFigure(slot, reading, { words: printDb(reading.value, 2), notes: ['Tones more than half a dB apart flatter or spoil the products.'] }, context)
-  return observedFigure(slot, reading, { words: imdWords(reading.value, reading.isUpperBound), notes: ['Two schools: against either tone, or against the peak envelope power, which is 6.02 dB more flattering. Stored against either tone; both are said.'] }, context)
+  if (slot.id === 'imbalance') return observedFigure(slot, reading, { words: printDb(reading.value, 2), own: ratioDoubt(reading, context), notes: ['Tones more than half a dB apart flatter or spoil the products.'] }, context)
+  return observedFigure(slot, reading, { words: imdWords(reading.value, reading.isUpperBound), own: ratioDoubt(reading, context), notes: ['Two schools: against either tone, or against the peak envelope power, which is 6.02 dB more flattering. Stored against either tone; both are said.'] }, context)
 }
 
 /** A product in both conventions. */

@@ -135,7 +135,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
       <h1>The run</h1>
       <div class="row">
         <VBtnToggle v-model="scope" mandatory density="compact" variant="outlined" divided aria-label="Which radios">
-          <VBtn value="all" size="small">All radios</VBtn><VBtn value="set" size="small">{{ set ? setShortName(set) : 'This radio' }}</VBtn>
+          <VBtn value="all" size="small">All radios</VBtn><VBtn value="set" size="small" class="this">{{ set ? setShortName(set) : 'This radio' }}</VBtn>
         </VBtnToggle>
         <VCheckbox v-model="openOnly" label="Open only" />
         <VBtn color="primary" :disabled="!next" @click="next && begin(next)">{{ next ? 'To the next open step' : 'All done' }}</VBtn>
@@ -215,6 +215,8 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
 </template>
 
 <style scoped>
+.this { max-width: 190px; }
+.this :deep(.v-btn__content) { display: block; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 100%; min-width: 0; }
 .tops { display: grid; grid-template-columns: repeat(auto-fit, minmax(225px, 1fr)); gap: 14px; }
 .panel { padding: 12px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 6px; align-content: start; justify-items: start; }
 .big { font-size: 32px; font-weight: 700; line-height: 1.1; }
