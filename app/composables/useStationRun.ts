@@ -1,7 +1,7 @@
 import { pinsOf } from '#core/chain'
 import { type LevelRead, type LevelUnit } from '#core/quantity'
 import { type FigureReading, type FigureUnit, readingHistory, type Reading, type ReadingDoubt, type ReadingSource } from '#core/review'
-import { stationById, stationContext, type Step, type StationId } from '#core/station'
+import { readWith, stationById, stationContext, type Step, type StationId } from '#core/station'
 import { firstOpen } from './useCurrentChecks'
 
 /** A reading about to be kept. */
@@ -88,12 +88,11 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
   }
 
   function toFigure(place: Step, input: FigureInput, id: string): FigureReading | null {
-    if (!store.review) return null
-    const chain = store.context?.chain(place.chainId)
+    if (!store.review || !store.context) return null
     const { slotId: _slot, source: _source, ...seen } = input
     return {
       ...takenNow(place, input, id), isUpperBound: false, standardUncertainty: 0, noiseAdds: 0, method: '', ...seen,
-      instrumentId: chain?.instrumentId ?? null, chainId: chain?.id ?? null, chainRevision: chain?.revision ?? null,
+      ...readWith(place, input.unit, store.context),
     }
   }
 

@@ -1,7 +1,7 @@
 import besselj0 from '@stdlib/math-base-special-besselj0'
 import { dbmFromWatts } from '../quantity'
 import type { CurveHead, CurveKind, CurvePoints, FigureReading, KeyDown, StepNote } from '../review'
-import { LOG_MOMENTS_S, stationById, type StationContext, type Step } from '../station'
+import { LOG_MOMENTS_S, readWith, stationById, type StationContext, type Step } from '../station'
 import type { DemoBench } from './demoReview'
 
 /** What the invented radios do besides power and harmonics. All figures invented. */
@@ -120,10 +120,9 @@ class FigureKeeper {
   }
 
   keep(step: Step, slot: string, seen: Seen, curveId: string | null = null): void {
-    const chain = this.context.chain(step.chainId)
     this.found.figures.push({
       id: `demo-figure-${this.found.figures.length + 1}`, setId: step.set.id, stationId: step.stationId, stepId: step.id, slot, isUpperBound: false, standardUncertainty: 0, noiseAdds: 0, method: '', ...seen,
-      instrumentId: chain?.instrumentId ?? null, chainId: chain?.id ?? null, chainRevision: chain?.revision ?? null, supply: step.set.supplyNow, ambientC: 18, who: 'Demo bench', at: this.now(), supersedes: null,
+      ...readWith(step, seen.unit, this.context), supply: step.set.supplyNow, ambientC: 18, who: 'Demo bench', at: this.now(), supersedes: null,
       source: curveId === null ? { kind: 'demo' } : { kind: 'recording', fileName: 'made for the demo', sha256: '', curveIds: [curveId] },
     })
   }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { newReceiver } from '#core/chain'
 import { knobTurns } from '#core/plan'
 import { newBand, newChannel, type RadioSet, type Review } from '#core/review'
-import { BANDWIDTH_ID, DEVIATION_ID, droopOf, efficiency, firstNullToneHz, FREQUENCY_ID, fullDeviationHz, halfWidthWords, harmonicOf, imdWords, isRead, limitShort, limitWords, momentOf, momentOfSlot, necessaryBandwidthHz, OFF_AIR_ID, offAirDbc, POWER_OVER_TIME_ID, rangeWords, slotAt, spacingOf, spurSlot, stationById, type StationContext, type StepResult, STRESS_ID, timeConstant, TWO_TONE_ID, valueWords, wantedStations, warmUpDriftHz } from '#core/station'
+import { BANDWIDTH_ID, DEVIATION_ID, droopOf, efficiency, firstNullToneHz, FREQUENCY_ID, fullDeviationHz, halfWidthWords, harmonicOf, imdWords, isRead, limitShort, limitWords, momentOf, momentOfSlot, necessaryBandwidthHz, OFF_AIR_ID, offAirDbc, POWER_OVER_TIME_ID, rangeWords, readWith, slotAt, spacingOf, spurSlot, stationById, type StationContext, type StepResult, STRESS_ID, timeConstant, TWO_TONE_ID, valueWords, wantedStations, warmUpDriftHz } from '#core/station'
 import { AT, figure, harmonic, HARMONICS_STEP, meter, pad, POWER_STEP, radio, reading, reviewOf, withFigures, withReadings } from '../../support/bench'
 
 /** One radio on 154 MHz in 12.5 kHz channels by EN 300 086, with a receiver that is good to 0.5 ppm and 1 %. */
@@ -224,6 +224,22 @@ describe('two tones', () => {
   it('asks when PEP and mean do not go together, and about a sign', () => {
     const result = resultOf(TWO_TONE_ID, withFigures(ssb(), [imd('imd3', -28)], [level('pep', '12 W'), level('mean', '4 W')]))
     expect(result.questions.map(({ slotId }) => slotId)).toEqual(['mean', 'imd3'])
+  })
+
+  it('leaves open of a product what its instrument leaves open of a ratio; a decibel where nobody knows which it was (assumed)', () => {
+    const review = ssb()
+    const receiver = { ...newReceiver('rx'), ratioDb: 0.3, assumed: false }
+    const step = (context: StationContext) => stationById(TWO_TONE_ID).plan(context.review.sets[0]!, context)[0]!
+    const alone = withFigures(review, [])
+    expect(readWith(step(alone), 'dB', alone)).toEqual({ instrumentId: null, chainId: null, chainRevision: null })
+    const beside = withFigures({ ...review, instruments: [...review.instruments, receiver] }, [])
+    expect(readWith(step(beside), 'dB', beside)).toEqual({ instrumentId: 'rx', chainId: null, chainRevision: null })
+    expect(readWith(step(beside), 'V', beside)).toMatchObject({ instrumentId: 'an', chainId: 'ch' })
+    const two = withFigures({ ...review, instruments: [...review.instruments, receiver, { ...receiver, id: 'rx2' }] }, [])
+    expect(readWith(step(two), 'dB', two).instrumentId).toBeNull()
+    // Rectangular ±0.3 dB and ±1 dB: 95 % of it.
+    const range = (instrumentId: string | null) => rangeWords(slot(resultOf(TWO_TONE_ID, withFigures(beside.review, [{ ...imd('imd3', 28), instrumentId }])), 'imd3'))
+    expect([range('rx'), range(null), range('an')]).toEqual(['±0.28\u00a0dB', '±0.95\u00a0dB', '±0.95\u00a0dB'])
   })
 
   it('is for SSB bands only', () => {

@@ -3,6 +3,7 @@ import { printMhzFigure, printSigned } from '#core/quantity'
 import { setShortName } from '#core/review'
 import type { RecordingAnalysis } from '#core/signal'
 import { FREQUENCY_ID, FREQUENCY_INSTRUMENTS, limitInHz, stationById, type Slot, type StepResult, warmUpDriftHz } from '#core/station'
+import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
 import { buildLevelsOption } from '~/charts/levelsOption'
 import type { FigureInput } from '~/composables/useStationRun'
 
@@ -26,18 +27,21 @@ function figuresOf({ deviation: d }: RecordingAnalysis, target: string, centreHz
 }
 
 /** All radios on the same band, cold and warm, in ppm. */
-const drawn = (result: StepResult) => {
+function radiosOf(result: StepResult): { name: string; here: boolean; values: (number | null)[] }[] {
   const context = store.context!
   const station = stationById(FREQUENCY_ID)
   const here = result.step
-  const radios = context.review.sets.flatMap((set) => {
+  return context.review.sets.flatMap((set) => {
     const step = set.id === here.set.id ? here : station.plan(set, context).find(({ band }) => band.name === here.band.name)
     const slots = step && (step === here ? result : station.evaluate(step, context)).slots
     const values = slots?.map(({ figure }) => (figure ? (figure.value / step!.channel.frequencyHz) * 1e6 : null)) ?? []
     return values.some(value => value !== null) ? [{ name: setShortName(set), here: set.id === here.set.id, values }] : []
   })
+}
+const drawn = (result: StepResult) => {
+  const here = result.step
   const limit = result.slots.map(slot => slot.limit).find(one => one?.kind === 'scalar')
-  return buildLevelsOption({ palette: palette.value, places: ['cold', 'warm'], radios, unit: 'ppm', limit: limit?.kind === 'scalar' ? (limitInHz(limit.limit, here.channel.frequencyHz) / here.channel.frequencyHz) * 1e6 : null })
+  return buildLevelsOption({ palette: palette.value, places: ['cold', 'warm'], radios: radiosOf(result), unit: 'ppm', limit: limit?.kind === 'scalar' ? (limitInHz(limit.limit, here.channel.frequencyHz) / here.channel.frequencyHz) * 1e6 : null })
 }
 const drift = (result: StepResult) => {
   const hz = warmUpDriftHz(result)
@@ -48,7 +52,7 @@ const spoken = (result: StepResult) => `Frequency error in parts per million. ${
 
 <template>
   <StationFrame :run="run" title="Frequency error" :instruments="FREQUENCY_INSTRUMENTS" :options-of="optionsOf" :placeholder-of="placeholderOf" value-head="Error" wide recordings accept=".wav,.sigmf,.sigmf-meta,.sigmf-data" nothing-words="Nothing is planned yet: put bands and channels on the card." @files="recordings.bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Error, cold and warm" :note="`all radios on ${result.step.band.name}`" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Error, cold and warm" :note="`all radios on ${result.step.band.name}`" :nothing="drawingIsEmpty(result, radiosOf(result)[0])" /></template>
     <template #summary="{ result }"><p v-if="drift(result)" class="small quiet helper">{{ drift(result) }}</p></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="TARGETS" :figures-of="figuresOf" :half-width-hz="HALF_WIDTH_HZ" @take="keep" /></template>
   </StationFrame>

@@ -182,10 +182,10 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
               <td><button type="button" class="handle" :aria-label="`Move step ${row.place + 1}: Alt with arrow up or down`" :disabled="store.readOnly" @keydown="event => moveByKey(event, index)"><VIcon :icon="mdiDragVertical" size="18" /></button></td>
               <td class="right figure">{{ row.place + 1 }}</td>
               <td class="wrap station"><button type="button" class="open" :aria-expanded="chosen === row.key" @click="chosen = chosen === row.key ? null : row.key">{{ stationById(row.step.stationId).title }}</button></td>
-              <td :class="['wrap', { strong: row.newRadio }]">{{ setShortName(row.step.set) }}</td>
+              <td :class="['wrap', 'radio-name', { strong: row.newRadio }]"><span class="short" :title="setShortName(row.step.set)">{{ setShortName(row.step.set) }}</span></td>
               <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
               <td class="wrap">{{ levelWords(row.step) }}</td>
-              <td class="wrap" :class="{ strong: row.newChain }">{{ chainName(row.step) }}</td>
+              <td class="wrap" :class="{ strong: row.newChain }"><span class="short" :title="chainName(row.step)">{{ chainName(row.step) }}</span></td>
               <td class="right figure">{{ clock(row.benchS) }}</td>
               <td class="right figure">{{ clock(row.keyDownS) }}</td>
               <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ isForTheRecord(row.step, store.context) ? 'open, for the record' : 'open' }}</span></td>
@@ -230,7 +230,9 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
 .plain td, .plain th { padding: 3px 6px; white-space: nowrap; }
 td.wrap, td.state, .more td { white-space: normal; }
 .wrap { max-width: 132px; line-height: 1.25; }
-.station { min-width: 124px; }
+/* Two lines of a long name; all of it in the title. */
+.short { display: -webkit-box; -webkit-box-orient: vertical; -webkit-line-clamp: 2; line-clamp: 2; overflow: hidden; overflow-wrap: break-word; min-width: 76px; }
+.station, .radio-name { min-width: 124px; }
 .state { min-width: 140px; }
 .step-row.chain td { border-top: 2px solid var(--ink-2); }
 .step-row.radio:not(.chain) td { border-top: 1px solid var(--ink-3); }
