@@ -132,6 +132,8 @@ describe('recordings whose truth is known in closed form', () => {
     const { deviation } = await analysed(simulatedFm({ sampleRateHz: 96_000, seconds: 2, offsetHz: -50, levelDb: -10, tones: [{ frequencyHz: 1000, deviationHz: 1500 }, { frequencyHz: 88.5, deviationHz: 350 }], noiseDb: -60 }), 96_000)
     expect(deviation!.subAudible!.usualHz).toBe(88.5)
     expect(deviation!.subAudible!.deviationHz).toBeCloseTo(350, -1)
+    expect(Math.abs(deviation!.subAudible!.deviationHz - 350)).toBeLessThan(3 * deviation!.subAudible!.standardUncertaintyHz)
+    expect(deviation!.subAudible!.standardUncertaintyHz).toBeLessThan(0.02 * 350)
     expect(deviation!.audioHz).toBeCloseTo(1500, -1)
     expect(deviation!.halfPeakToPeakHz).toBeCloseTo(1850, -1)
   })
@@ -192,5 +194,7 @@ describe('two tones: PEP and IMD conventions (amateur handbooks take PEP, ITU an
       expect(found.worst[order]!.belowPepDb - found.worst[order]!.belowToneDb).toBeCloseTo(6.02, 2)
     }
     expect(found.imbalanceDb).toBeCloseTo(-0.2, 1)
+    expect(Math.abs(found.imbalanceDb + 0.2)).toBeLessThan(0.02 + 4 * found.imbalanceUncertaintyDb)
+    expect(found.imbalanceUncertaintyDb).toBeGreaterThan(0)
   })
 })

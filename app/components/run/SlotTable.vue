@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type FigureRead, type LevelRead, type LevelUnit, type ParseFigureOptions, printMhzFigure } from '#core/quantity'
-import { isRead, rangeWords, type Slot, type SlotResult, stepReach, valueWords } from '#core/station'
+import { isRead, rangeWords, type Slot, type SlotResult, stationById, stepReach, valueWords } from '#core/station'
 import type { StationRun } from '~/composables/useStationRun'
 
 /** The figures of a step, each with its field, what it comes to, its margin and its verdict. */
@@ -20,6 +20,9 @@ const store = useReviewStore()
 const table = useTemplateRef<HTMLElement>('table')
 
 const step = computed(() => run.step.value)
+/** Shown and compared, never judged: no margin to draw. */
+const onlyObserved = computed(() => step.value !== null && stationById(step.value.stationId).judgedBy.length === 0)
+const isObserved = ({ verdict }: SlotResult) => onlyObserved.value || verdict.state === 'observation'
 const keptLevel = (slot: Slot) => (step.value && store.context?.reading(step.value.set.id, step.value.id, slot.id)) ?? null
 const keptFigure = (slot: Slot) => (step.value && store.context?.figure(step.value.set.id, step.value.id, slot.id)) ?? null
 const reachable = (slot: Slot) => slot.measures !== 'level' || (store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered)
@@ -89,7 +92,7 @@ defineExpose({ focusNextOpen, retake })
 <template>
   <div ref="table" class="scroll">
     <table :class="['plain', 'slots', { wide }]">
-      <thead><tr><th scope="col">What</th><th scope="col" class="right entry">As read</th><th scope="col" class="right">{{ valueHead }}</th><th scope="col" class="strip-cell">Margin</th><th scope="col">Verdict</th></tr></thead>
+      <thead><tr><th scope="col">What</th><th scope="col" class="right entry">As read</th><th scope="col" class="right">{{ valueHead }}</th><th v-if="!onlyObserved" scope="col" class="strip-cell">Margin</th><th scope="col" :colspan="onlyObserved ? 2 : 1">{{ onlyObserved ? 'Observation' : 'Verdict' }}</th></tr></thead>
       <tbody>
         <tr v-for="one in slots" :key="one.slot.id" :class="{ here: one.slot.id === focusSlotId }" @click="focusSlotId = one.slot.id">
           <th scope="row">{{ one.slot.label }} <span v-if="one.slot.optional && !isRead(one)" class="small quiet">if wished</span></th>
@@ -106,8 +109,8 @@ defineExpose({ focusNextOpen, retake })
             />
           </td>
           <td class="right figure">{{ one.slot.measures === 'mark' ? '' : valueWords(one) }} <span v-if="isRead(one) && rangeWords(one) !== '–'" class="small quiet">{{ rangeWords(one) }}</span></td>
-          <td v-if="one.verdict.state !== 'observation'" class="strip-cell"><MarginStrip :verdict="one.verdict" /></td>
-          <td class="word" :colspan="one.verdict.state === 'observation' ? 2 : 1"><VerdictWord :state="one.verdict.state" :words="one.words" :title="one.verdict.why ?? undefined" /></td>
+          <td v-if="!isObserved(one)" class="strip-cell"><MarginStrip :verdict="one.verdict" /></td>
+          <td class="word" :colspan="isObserved(one) ? 2 : 1"><VerdictWord :state="one.verdict.state" :words="one.words" :title="one.verdict.why ?? undefined" /></td>
         </tr>
       </tbody>
     </table>

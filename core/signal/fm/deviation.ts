@@ -18,7 +18,8 @@ export interface DeviationFound {
   distortion: number | null
   /** Swing of voice or tone without the tone squelch, Hz: half peak to peak. */
   audioHz: number
-  subAudible: SubAudible | null
+  /** The tone squelch, with what its seconds differ by and the demodulator’s own doubt. */
+  subAudible: (SubAudible & { standardUncertaintyHz: number }) | null
   /** Mean frequency against the middle of the recording, Hz. */
   carrierHz: number
   carrierUncertaintyHz: number
@@ -66,7 +67,7 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
   const noiseRmsHz = average(used, block => block.noiseRmsHz)
   const tones = used.flatMap(({ tone }) => (tone ? [tone] : []))
   const subs = used.flatMap(({ subAudible }) => (subAudible ? [subAudible] : []))
-  const subAudible = subs.length * 2 > used.length ? { ...subs[0]!, deviationHz: subs.reduce((sum, { deviationHz }) => sum + deviationHz, 0) / subs.length } : null
+  const subAudible = subs.length * 2 > used.length ? joinSubAudible(subs) : null
   const common = {
     subAudible, carrierHz: mean + shiftHz, carrierUncertaintyHz: carrierUncertainty(used), usedS, noiseRmsHz, channelHalfHz: filters.channelHalfHz, audioLowPassHz: filters.audioHz,
   }
@@ -89,6 +90,13 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
     standardUncertaintyHz: Math.hypot(GAIN_DOUBT * (plusHz + minusHz) / 2, noiseAddsHz / Math.sqrt(12)),
     words: `The furthest moments of ${words(usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
   }
+}
+
+function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standardUncertaintyHz: number } {
+  const count = seconds.length
+  const deviationHz = seconds.reduce((sum, one) => sum + one.deviationHz, 0) / count
+  const spread = count > 1 ? Math.sqrt(seconds.reduce((sum, one) => sum + (one.deviationHz - deviationHz) ** 2, 0) / (count - 1) / count) : 0
+  return { ...seconds[0]!, deviationHz, standardUncertaintyHz: Math.hypot(GAIN_DOUBT * deviationHz, spread) }
 }
 
 /** How far Gaussian noise is to be expected to reach, in times its rms, over the independent moments near the peaks: √(2 ln n). */

@@ -24,6 +24,8 @@ export interface TwoTone {
   upperHz: number
   /** Upper against lower tone, dB. */
   imbalanceDb: number
+  /** Of the imbalance, from the noise both tones stand in, dB. */
+  imbalanceUncertaintyDb: number
   /** Mean power of the two tones, dB of full scale. */
   meanToneDb: number
   lines: ImdLine[]
@@ -58,15 +60,20 @@ export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: nu
     return [order, { belowToneDb: -highest.belowToneDb, belowPepDb: -highest.belowToneDb + TONE_BELOW_PEP_DB, isUpperBound: highest.isUpperBound, standardUncertaintyDb: highest.standardUncertaintyDb }]
   })) as TwoTone['worst']
   return {
-    lowerHz: lower.frequencyHz, upperHz: upper.frequencyHz, imbalanceDb: upper.levelDb - lower.levelDb, meanToneDb: 10 * Math.log10(meanPower), lines, worst,
+    lowerHz: lower.frequencyHz, upperHz: upper.frequencyHz, imbalanceDb: upper.levelDb - lower.levelDb,
+    imbalanceUncertaintyDb: Math.hypot(...[lower, upper].map(tone => noiseUncertaintyDb(tone, spectrum.independentFrames))), meanToneDb: 10 * Math.log10(meanPower), lines, worst,
   }
 }
 
 /** A tone S dB above the noise of K frames is known to 8.686/√(2·10^(S/10)·K) dB. */
+function noiseUncertaintyDb({ aboveFloorDb }: SpectrumPeak, frames: number): number {
+  return 20 / Math.LN10 / Math.sqrt(2 * 10 ** (Math.max(0, aboveFloorDb) / 10) * Math.max(1, frames))
+}
+
 function lineOf(peak: SpectrumPeak, of: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number }): ImdLine {
   const { meanPower, frames, ...where } = of
   return {
     ...where, belowToneDb: 10 * Math.log10(Math.max(peak.power, 1e-30) / meanPower), isUpperBound: peak.aboveFloorDb < ABOVE_NOISE_DB,
-    standardUncertaintyDb: 20 / Math.LN10 / Math.sqrt(2 * 10 ** (Math.max(0, peak.aboveFloorDb) / 10) * Math.max(1, frames)),
+    standardUncertaintyDb: noiseUncertaintyDb(peak, frames),
   }
 }

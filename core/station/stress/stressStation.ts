@@ -29,7 +29,7 @@ function plan(set: RadioSet, context: StationContext): Step[] {
   return planSteps(set, context, {
     stationId: STRESS_ID, instruments: STRESS_INSTRUMENTS, level: 'highest', keyDownS: 310, durationS: 900, needsFullSupply: true,
     slots: ({ channel: { frequencyHz } }) => SLOTS.map(([id, label, measures, optional]): Slot => ({ id, label, measures, optional, frequencyHz: id.startsWith('x2') ? 2 * frequencyHz : frequencyHz })),
-    instruction: 'Power before; five minutes into 50 Ω; then open, then short, five seconds each; power after, through the same chain.',
+    instruction: 'Power before; five minutes keyed into 50 Ω, with the rests the clock asks for; then open, then short, five seconds each; power after, through the same chain.',
     radioSettings: [fullSupply(set), SETTINGS.timeOutOff],
     cautions: [...TRANSMIT_CAUTIONS, 'Open and short may destroy the final stage. Only with the owner’s consent, which is on record with its date.', 'Disconnect meter and analyser before open and short: they are not in the path then.'],
   })

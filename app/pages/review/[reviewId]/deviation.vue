@@ -24,7 +24,7 @@ const TARGETS = [{ id: 'tone', title: '1 kHz at normal level' }, { id: 'loudest'
 function figuresOf({ deviation: d }: RecordingAnalysis, target: string): FigureInput[] {
   if (!d) return []
   const figure = (slotId: string, value: number, more: Partial<FigureInput> = {}): FigureInput => ({ slotId, text: printHz(value, 4), value, unit: 'Hz', resolution: 0, method: d.words, ...more })
-  const squelch = d.subAudible ? [figure('tone-squelch', d.subAudible.deviationHz, { method: `${d.subAudible.usualHz ?? d.subAudible.frequencyHz.toFixed(1)} Hz, parted from the voice above it. ${d.words}` })] : []
+  const squelch = d.subAudible ? [figure('tone-squelch', d.subAudible.deviationHz, { standardUncertainty: d.subAudible.standardUncertaintyHz, method: `${d.subAudible.usualHz ?? d.subAudible.frequencyHz.toFixed(1)} Hz, parted from the voice above it. ${d.words}` })] : []
   if (target === 'tone-squelch') return squelch
   const raw = d.method === 'extremes'
   return [figure(target, Math.max(d.plusHz, d.minusHz), { standardUncertainty: raw ? 0.001 * d.halfPeakToPeakHz : d.standardUncertaintyHz, noiseAdds: d.noiseAddsHz, method: `+${printHz(d.plusHz, 4)}, −${printHz(d.minusHz, 4)}, half peak to peak ${printHz(d.halfPeakToPeakHz, 4)}; the larger counts. ${d.words}` }), ...squelch]

@@ -28,7 +28,7 @@ function figuresOf({ twoTone: found, words }: RecordingAnalysis): FigureInput[] 
       const worst = found.worst[order]
       return worst ? [{ slotId: `imd${order}`, text: `${worst.isUpperBound ? '≥ ' : ''}${worst.belowToneDb.toFixed(1)} dB`, value: worst.belowToneDb, unit: 'dB', resolution: 0, standardUncertainty: worst.standardUncertaintyDb, method: `${method}${worst.isUpperBound ? ' It lies in the noise: at least this far down.' : ''}` }] : []
     }),
-    { slotId: 'imbalance', text: `${found.imbalanceDb.toFixed(2).replace('-', '−')} dB`, value: found.imbalanceDb, unit: 'dB', resolution: 0, method },
+    { slotId: 'imbalance', text: `${found.imbalanceDb.toFixed(2).replace('-', '−')} dB`, value: found.imbalanceDb, unit: 'dB', resolution: 0, standardUncertainty: found.imbalanceUncertaintyDb, method },
   ]
 }
 
