@@ -18,7 +18,7 @@ const learned = computed(() => (store.review ? learnedTimes(store.review) : new 
 const left = computed(() => (run.value && store.context ? timeLeft(run.value.steps, store.context) : null))
 const openOnly = ref(false)
 
-interface Row { step: Step; key: string; place: number; result: ReturnType<typeof evaluated>; done: boolean; skipped: string | null; benchS: number; keyDownS: number; newChain: boolean; newRadio: boolean }
+interface Row { step: Step; key: string; place: number; result: ReturnType<typeof evaluated>; done: boolean; skipped: string | null; benchS: number; keyDownS: number; newChain: boolean; newRadio: boolean; forTheRecord: boolean }
 
 function evaluated(step: Step) {
   return stationById(step.stationId).evaluate(step, store.context!)
@@ -31,7 +31,7 @@ const rows = computed<Row[]>(() => {
     const before = run.value!.steps[i - 1]
     return {
       step, key: runKey(step), place: i, result: evaluated(step), done: isDone(step, context), skipped: context.skipReason(step), ...expectedTimes(step, learned.value),
-      newChain: !before || before.chainId !== step.chainId, newRadio: !before || before.set.id !== step.set.id,
+      newChain: !before || before.chainId !== step.chainId, newRadio: !before || before.set.id !== step.set.id, forTheRecord: isForTheRecord(step, context),
     }
   })
   return openOnly.value ? all.filter(({ done }) => !done) : all
@@ -188,7 +188,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
               <td class="wrap" :class="{ strong: row.newChain }"><span class="short" :title="chainName(row.step)">{{ chainName(row.step) }}</span></td>
               <td class="right figure">{{ clock(row.benchS) }}</td>
               <td class="right figure">{{ clock(row.keyDownS) }}</td>
-              <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ isForTheRecord(row.step, store.context) ? 'open, for the record' : 'open' }}</span></td>
+              <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ row.forTheRecord ? 'open, for the record' : 'open' }}</span></td>
               <td class="acts">
                 <VBtn size="small" variant="text" @click="begin(row)">Go</VBtn>
                 <VBtn v-if="row.skipped !== null" size="small" variant="text" :disabled="store.readOnly" @click="takeUp(row)">Take up</VBtn>
