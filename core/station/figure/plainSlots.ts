@@ -1,4 +1,4 @@
-import { verdictWithout } from '../../decision'
+import { type Verdict, verdictWithout } from '../../decision'
 import type { FigureReading } from '../../review'
 import type { Slot, SlotResult, Step } from '../contract'
 import { correctReading, type CorrectedReading, isCorrected } from '../correctReading'
@@ -6,14 +6,22 @@ import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
 import { figureResult, type OwnContribution } from './figureResult'
 
+const NONE: Pick<SlotResult, 'each' | 'notes'> = { each: [], notes: [] }
 const NOTHING = { reading: null, corrected: null, figure: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] } satisfies Partial<SlotResult>
 
-/** A slot nothing was read in yet: open, out of reach, or left out on purpose. */
+const OPEN = Object.freeze(verdictWithout('not-covered', 'Not measured yet.'))
+
+/** A slot nothing was read in yet: open, out of reach, or left out on purpose. A review has tens of thousands of them: what they share is made once. */
 export function openSlot(step: Step, slot: Slot, context: StationContext): SlotResult {
   const reason = context.skipReason(step)
-  if (reason !== null) return { ...NOTHING, slot, verdict: verdictWithout('not-covered', `Left out: ${reason}`), words: 'Left out', missing: 'open' }
-  const reach = slot.measures === 'level' ? stepReach(step, slot, context) : { covered: true as const }
-  return { ...NOTHING, slot, verdict: verdictWithout('not-covered', reach.covered ? 'Not measured yet.' : reach.why), words: reach.covered ? 'Not measured' : 'Not covered', missing: reach.covered ? 'open' : 'out-of-reach' }
+  if (reason !== null) return emptySlot(slot, verdictWithout('not-covered', `Left out: ${reason}`), 'Left out', 'open')
+  if (slot.measures !== 'level') return emptySlot(slot, OPEN, 'Not measured', 'open')
+  const reach = stepReach(step, slot, context)
+  return reach.covered ? emptySlot(slot, OPEN, 'Not measured', 'open') : emptySlot(slot, verdictWithout('not-covered', reach.why), 'Not covered', 'out-of-reach')
+}
+
+function emptySlot(slot: Slot, verdict: Verdict, words: string, missing: SlotResult['missing']): SlotResult {
+  return { slot, reading: null, corrected: null, figure: null, limit: null, each: NONE.each, yardstick: null, ratio: null, notes: NONE.notes, verdict, words, missing }
 }
 
 /** A figure that is shown and compared, never judged. */
