@@ -12,11 +12,11 @@ export function useKeepRecording(run: StationRun, recordings: Recordings, of: { 
 
   async function keep({ analysis, figures }: { analysis: RecordingAnalysis; figures: FigureInput[] }): Promise<void> {
     const place = run.step.value
-    const setup = recordings.setup.value
-    const look = setup && recordings.looks.value[setup.index]
+    const taken = recordings.taken.value
+    const look = taken && recordings.looks.value[taken.index]
     if (!place || !look) return
     try {
-      const part = partWords(setup)
+      const part = partWords(taken)
       const sha256 = await recordings.evidence()
       const curves = of.kinds.flatMap(kind => pointsOf(kind, analysis, of.halfWidthHz()) ?? []).map(one => ({ ...one, id: crypto.randomUUID() }))
       for (const { id, points } of curves) await store.keepCurve(id, points)

@@ -35,6 +35,8 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
   const looks = shallowRef<RecordingLook[]>([])
   const setup = ref<RecordingSetup | null>(null)
   const analysis = shallowRef<RecordingAnalysis | null>(null)
+  /** How the analysis in hand was taken: the fields may have been changed since. */
+  const taken = shallowRef<RecordingSetup | null>(null)
   const progress = ref<number | null>(null)
   const problem = ref('')
   const sha256 = ref('')
@@ -69,7 +71,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
   }
 
   async function analyse(): Promise<void> {
-    const chosen = setup.value
+    const chosen = setup.value && { ...setup.value }
     const look = chosen && looks.value[chosen.index]
     const place = step.value
     if (!chosen || !look || !place) return
@@ -91,7 +93,9 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
         wanted: { channelSpacingHz: want.channelSpacingHz, carrierHz: shiftHz, twoTone: want.twoTone },
         onProgress: (share) => { if (mine === run) progress.value = share },
       })
-      if (mine === run) analysis.value = found
+      if (mine !== run) return
+      analysis.value = found
+      taken.value = chosen
     }
     catch (error) {
       if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
@@ -101,7 +105,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
 
   /** A closer look around the carrier that was found; null when it was cancelled. */
   async function lookCloser(widthHz: number): Promise<SpectrumCurve | null> {
-    const chosen = setup.value
+    const chosen = taken.value
     const found = analysis.value
     if (!chosen || !found) return null
     const mine = ++run
@@ -149,12 +153,13 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     looks.value = []
     setup.value = null
     analysis.value = null
+    taken.value = null
     progress.value = null
     problem.value = ''
     sha256.value = ''
   }
 
-  return { files, looks, setup, analysis, progress, problem, bringIn, choose, analyse, lookCloser, cancel, evidence, drop }
+  return { files, looks, setup, analysis, taken, progress, problem, bringIn, choose, analyse, lookCloser, cancel, evidence, drop }
 }
 
 export type Recordings = ReturnType<typeof useRecordings>

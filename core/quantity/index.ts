@@ -11,6 +11,6 @@ export type { ParseRefusal } from './parseResult'
 export { readNumber, type NumberRead, type NumberAmbiguous } from './readNumber'
 export {
   MINUS, UNIT_SPACE, printNumber, printSigned, printDbm, printDb, printHz, printMargin, printMarginIn, printPlusMinus, printRange, printWatts, printClaimW,
-  printDbmAsWatts, printMhzFigure, printMhz, printFrequencyShort,
+  printDbmAsWatts, printDuration, printMhzFigure, printMhz, printFrequencyShort,
 } from './print'
 export { parseFigure, printFigure, type FigureRead, type ParseFigureOptions } from './parseFigure'

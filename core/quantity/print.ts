@@ -77,6 +77,13 @@ export function printDbmAsWatts(levelDbm: number | null | undefined): string {
   return levelDbm === null || levelDbm === undefined ? '–' : printWatts(wattsFromDbm(levelDbm))
 }
 
+/** A time as one plans with it: `35 s`, `12 min`, `3 h 32 min`. */
+export function printDuration(seconds: number): string {
+  if (seconds < 90) return `${Math.round(seconds)}${UNIT_SPACE}s`
+  const minutes = Math.round(seconds / 60)
+  return minutes < 120 ? `${minutes}${UNIT_SPACE}min` : `${Math.floor(minutes / 60)}${UNIT_SPACE}h ${minutes % 60}${UNIT_SPACE}min`
+}
+
 /** The figure of a frequency in MHz, at least three decimals, more when there are more: `146.520`. */
 export function printMhzFigure(frequencyHz: number): string {
   const mhz = frequencyHz / 1e6

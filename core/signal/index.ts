@@ -4,7 +4,7 @@ export { WINDOW_NAMES, WINDOW_TITLES, windowFacts, windowOf, windowResponse, typ
 export { portableFft, type ComplexFft, type FftEngine } from './fft'
 export { fastFft, type FastFftModule } from './fastFft'
 export { forEachSlice, ReadCancelled, samplesInMemory, SLICE_SAMPLES, type ReadProgress, type SampleSource } from './sampleSource'
-export { partOfSamples, partWords, samplesOfPart, type SamplePart } from './samplePart'
+export { partOfSamples, partRange, partWords, samplesOfPart, type SamplePart } from './samplePart'
 export { averagingUncertaintyDb, bandPower, binFrequencyHz, decibels, densityDbPerHz, powerSpectrumDb, type Spectrum } from './spectrum/spectrum'
 export { addWelchSums, spectrumFrom, Welch, type WelchSettings, type WelchSums } from './spectrum/welch'
 export { noiseFloorPower } from './spectrum/noiseFloor'

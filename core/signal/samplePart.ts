@@ -17,7 +17,7 @@ export function samplesOfPart({ sampleCount, sampleRateHz }: Pick<SampleSource, 
   const end = Math.min(sampleCount, toS === null ? sampleCount : Math.round(toS * sampleRateHz))
   if (end <= first) {
     const whole = sampleCount / sampleRateHz
-    throw new CoreError('too-few', `Nothing lies from ${fromS ?? 0} s to ${toS === null ? 'the end' : `${toS} s`}: the recording is ${whole.toFixed(2)} s long. Put both ends inside it, the first before the second.`, { name: 'samples', got: Math.max(0, end - first), min: 1 })
+    throw new CoreError('too-few', `Nothing lies ${partRange({ fromS, toS })}: the recording is ${whole.toFixed(2)} s long. Put both ends inside it, the first before the second.`, { name: 'samples', got: Math.max(0, end - first), min: 1 })
   }
   return { first, count: end - first }
 }
@@ -31,7 +31,12 @@ export function partOfSamples(source: SampleSource, part: SamplePart): SampleSou
   return { ...source, sampleCount: count, read: (from, wanted) => source.read(first + from, Math.min(wanted, count - from)) }
 }
 
-/** A part in words; empty for the whole. */
-export function partWords({ fromS, toS }: SamplePart): string {
-  return fromS === null && toS === null ? '' : `Only from ${fromS ?? 0} s to ${toS === null ? 'the end' : `${toS} s`} of the recording.`
+/** The ends of a part in words: `from 1.5 s to the end`. */
+export function partRange({ fromS, toS }: SamplePart): string {
+  return `from ${fromS ?? 0} s to ${toS === null ? 'the end' : `${toS} s`}`
+}
+
+/** That only a part was read, as a sentence; empty for the whole. */
+export function partWords(part: SamplePart): string {
+  return part.fromS === null && part.toS === null ? '' : `Only ${partRange(part)} of the recording.`
 }

@@ -80,6 +80,20 @@ describe('recordings brought in', () => {
     expect(recordings.progress.value).toBeNull()
   })
 
+  it('keep saying how they were read when the fields are changed afterwards', async () => {
+    const recordings = recordingsOf()
+    await recordings.bringIn([file])
+    Object.assign(recordings.setup.value!, { fromS: 0.5, sampleRateHz: 48_000 })
+    expect(recordings.taken.value).toMatchObject({ fromS: null, sampleRateHz: 96_000 })
+    workers.zoomInto.mockResolvedValue(null)
+    await recordings.lookCloser(1000)
+    expect(workers.zoomInto.mock.calls.at(-1)![1]).toMatchObject({ fromS: null, sampleRateHz: 96_000 })
+    await recordings.analyse()
+    expect(recordings.taken.value).toMatchObject({ fromS: 0.5, sampleRateHz: 48_000 })
+    recordings.drop()
+    expect(recordings.taken.value).toBeNull()
+  })
+
   it('in an archive are known by the hash of the archive', async () => {
     const archive = new File(['y'], 'both.sigmf')
     workers.lookAtRecordings.mockResolvedValue([look({ fileName: 'both.sigmf' })])

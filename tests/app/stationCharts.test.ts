@@ -4,7 +4,7 @@ import { droopOf, stationById, stationContext } from '#core/station'
 import { escapeHtml, roundStep } from '~/charts/axes'
 import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
 import { buildDeviationOption } from '~/charts/deviationOption'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import { buildDroopOption } from '~/charts/droopOption'
 import { buildLevelsOption } from '~/charts/levelsOption'
 import { chartPalette } from '~/charts/palette'
@@ -22,9 +22,9 @@ describe('a station’s drawing with nothing to draw', () => {
   it('gives its place to the fields until something was read or a curve is kept', () => {
     const station = stationById('deviation')
     const of = (setId: string) => station.evaluate(station.plan(review.sets.find(({ id }) => id === setId)!, context)[0]!, context)
-    expect(drawingIsEmpty(of('mini'), null)).toContain('Nothing to draw yet')
-    expect(drawingIsEmpty(of('mini'), {})).toBe('')
-    expect(drawingIsEmpty(of('trek-a'), null)).toBe('')
+    expect(nothingToDraw(of('mini'), null)).toContain('Nothing to draw yet')
+    expect(nothingToDraw(of('mini'), {})).toBe('')
+    expect(nothingToDraw(of('trek-a'), null)).toBe('')
   })
 
   it('draws the highest of each place behind the mean, where a recording gave it', () => {

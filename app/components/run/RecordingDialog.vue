@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { withAnnotations, writeCsv } from '#core/format'
 import { printHz, printMhz, printSigned } from '#core/quantity'
-import { type RecordingAnalysis, type SpectrumCurve, spectrumCurve } from '#core/signal'
+import { partRange, type RecordingAnalysis, samplesOfPart, type SpectrumCurve, spectrumCurve } from '#core/signal'
 import type { Step } from '#core/station'
 import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
 import type { FigureInput } from '~/composables/useStationRun'
@@ -21,7 +21,7 @@ const emit = defineEmits<{ take: [value: { analysis: RecordingAnalysis; figures:
 const palette = useChartPalette()
 const config = useRuntimeConfig().public
 
-const { looks, setup, analysis, progress, problem } = recordings
+const { looks, setup, analysis, taken, progress, problem } = recordings
 const target = ref(targets[0]?.id ?? '')
 const open = computed(() => looks.value.length > 0)
 watch(open, (now) => { if (now) target.value = targets[0]?.id ?? '' })
@@ -33,7 +33,7 @@ watch(() => setup.value?.as, () => { if (setup.value) setup.value.channel = 0 })
 const readAs = computed(() => {
   if (!setup.value) return ''
   const { as, shiftHz, fromS, toS } = setup.value
-  return [as === 'iq' ? 'as I and Q' : 'as audio', shiftHz === null ? 'the strongest signal' : `the signal ${printSigned(shiftHz, 0)} Hz from the middle`, fromS === null && toS === null ? 'all of it' : `from ${fromS ?? 0} s to ${toS === null ? 'the end' : `${toS} s`}`].join(', ')
+  return [as === 'iq' ? 'as I and Q' : 'as audio', shiftHz === null ? 'the strongest signal' : `the signal ${printSigned(shiftHz, 0)} Hz from the middle`, fromS === null && toS === null ? 'all of it' : partRange({ fromS, toS })].join(', ')
 })
 const busy = ref(false)
 
@@ -80,21 +80,17 @@ async function take(): Promise<void> {
 }
 watch(open, () => { busy.value = false })
 
-/** The samples that were read, counted in the whole dataset. */
-function annotated(of: { firstSample: number }, { fromS, sampleRateHz }: { fromS: number | null; sampleRateHz: number }, found: RecordingAnalysis): { firstSample: number; sampleCount: number } {
-  return { firstSample: of.firstSample + Math.round((fromS ?? 0) * sampleRateHz), sampleCount: Math.round(found.seconds * sampleRateHz) }
-}
-
 /** What was found as SigMF annotations, beside the metadata the recording came with. */
 function annotate(): void {
   const found = analysis.value
-  if (!found || !look.value || !setup.value) return
+  if (!found || !look.value || !taken.value) return
+  const part = samplesOfPart({ sampleCount: look.value.sampleCount, sampleRateHz: taken.value.sampleRateHz }, taken.value)
   const half = found.occupied ? (found.occupied.highHz - found.occupied.lowHz) / 2 : found.spectrum.enbwHz * 2
   const meta = withAnnotations(look.value.meta, [
     ...(found.carrierHz === null ? [] : [{ label: 'carrier', comment: facts.value.slice(0, 2).join(' '), lowHz: found.carrierHz - half, highHz: found.carrierHz + half }]),
     ...found.peaks.filter(({ frequencyHz }) => Math.abs(frequencyHz - carrierHz.value) > 2 * half).slice(0, 10).map(peak => ({ label: 'peak', comment: `${printSigned(peak.levelDb - reference.value)} dBc`, lowHz: peak.frequencyHz - 2 * found.spectrum.enbwHz, highHz: peak.frequencyHz + 2 * found.spectrum.enbwHz })),
     ...(found.adjacent?.channels.map(channel => ({ label: `${channel.side} ${channel.step}`, comment: `${printSigned(channel.ratioDb)} dBc in ${printHz(found.adjacent!.filterHz, 3)}`, lowHz: channel.lowHz, highHz: channel.highHz })) ?? []),
-  ], { ...annotated(look.value, setup.value, found), centreHz: setup.value.centreHz, generator: `Rigorous Meter ${config.version}` })
+  ], { firstSample: look.value.firstSample + part.first, sampleCount: part.count, centreHz: taken.value.centreHz, generator: `Rigorous Meter ${config.version}` })
   downloadFile(`${look.value.name.replace(/\.[^.]+$/, '')}.sigmf-meta`, new Blob([JSON.stringify(meta, null, 2)], { type: 'application/json' }))
 }
 
@@ -132,7 +128,7 @@ function close(): void {
       </details>
       <div v-if="progress !== null" class="progress" role="status">
         <VProgressLinear :model-value="100 * progress" color="primary" height="8" rounded aria-label="Reading the recording" />
-        <span class="small">{{ Math.round(100 * progress) }} % of {{ look.bytes >= 1e6 ? `${Math.round(look.bytes / 1e6)} MB` : `${Math.max(1, Math.round(look.bytes / 1e3))} kB` }} read</span>
+        <span class="small">{{ Math.round(100 * progress) }} % of {{ setup.fromS !== null || setup.toS !== null ? 'the part' : look.bytes >= 1e6 ? `${Math.round(look.bytes / 1e6)} MB` : `${Math.max(1, Math.round(look.bytes / 1e3))} kB` }} read</span>
         <VBtn size="small" variant="outlined" @click="recordings.cancel()">Cancel</VBtn>
       </div>
       <p v-if="problem" class="doubt" role="alert">{{ problem }}</p>
@@ -140,7 +136,7 @@ function close(): void {
         <VSelect v-if="targets.length > 1" v-model="target" :items="targets.map(({ id, title }) => ({ value: id, title }))" label="This recording holds" />
         <table v-if="figures.length" class="plain small"><tbody><tr v-for="figure in figures" :key="figure.slotId"><td>{{ step.slots.find(({ id }) => id === figure.slotId)?.label }}</td><td class="right figure">{{ figure.isUpperBound ? 'at most ' : '' }}{{ figure.text }} <span v-if="figure.standardUncertainty" class="quiet">{{ doubt(figure) }}</span></td></tr></tbody></table>
         <p v-else class="doubt">Nothing for this station was found in it.</p>
-        <TimeFrequencyPicture :picture="analysis.picture" :seconds="analysis.seconds" :from-s="setup.fromS ?? 0" :width-hz="analysis.sampleRateHz" :floor-db="analysis.noiseFloorDb" />
+        <TimeFrequencyPicture :picture="analysis.picture" :seconds="analysis.seconds" :from-s="taken?.fromS ?? 0" :width-hz="analysis.sampleRateHz" :floor-db="analysis.noiseFloorDb" />
         <Drawing :option="option" :spoken="`Spectrum around the carrier. ${facts[0] ?? ''}`" />
         <ul class="small understood"><li v-for="line in facts" :key="line">{{ line }}</li></ul>
       </div>

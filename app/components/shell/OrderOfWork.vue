@@ -2,6 +2,7 @@
 import { worstVerdict, type VerdictState } from '#core/decision'
 import { isDone, timeLeft } from '#core/plan'
 import { benchChecks, worstSeverity } from '#core/chain'
+import { printDuration } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { OFF_AIR_ID, powerToExpect, stations, stepPlaces, wantedStations } from '#core/station'
 import { PLACES } from '~/keys/places'
@@ -59,7 +60,6 @@ const left = computed(() => {
   const radio = set.value
   return context && radio ? timeLeft(wantedStations(context).flatMap(station => station.plan(radio, context)), context) : null
 })
-const minutes = (seconds: number) => Math.max(1, Math.round(seconds / 60))
 const options = computed(() => sets.value.map(radio => ({ value: radio.id, title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : '') })))
 const isHere = (id: string) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook'))
 </script>
@@ -85,7 +85,7 @@ const isHere = (id: string) => route.path.endsWith(`/${id}`) || (id === 'ruleboo
     <div class="foot small">
       <p v-if="keyUp === 'unsafe'" class="stop"><VerdictMark state="outside" /> Do not key up: a bench check is open.</p>
       <template v-else-if="left && left.openSteps">
-        <p>About {{ minutes(left.benchS) }} min of bench work left,</p><p>of which {{ minutes(left.keyDownS) }} min keyed down.</p>
+        <p>About {{ printDuration(left.benchS) }} of bench work left,</p><p>of which {{ printDuration(left.keyDownS) }} keyed down.</p>
       </template>
       <p v-else-if="set && cardState">Every planned reading within reach is in.</p>
       <p v-else>Begin with the card.</p>

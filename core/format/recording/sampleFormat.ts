@@ -26,7 +26,7 @@ export function decodeSamples(bytes: Uint8Array, format: SampleFormat, use: Chan
   }
   const read = readerOf(new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength), format)
   const size = format.bits / 8
-  const first = use.kind === 'iq' ? 2 * Math.min(use.pair ?? 0, Math.floor(format.channels / 2) - 1) : Math.min(use.channel, format.channels - 1)
+  const first = use.kind === 'iq' ? 2 * Math.max(0, Math.min(use.pair ?? 0, Math.floor(format.channels / 2) - 1)) : Math.min(use.channel, format.channels - 1)
   for (let n = 0; n < count; n++) {
     const at = n * stride + first * size
     samples[2 * n] = read(at)

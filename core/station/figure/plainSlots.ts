@@ -6,7 +6,6 @@ import type { StationContext } from '../stationContext'
 import { stepReach } from '../stepReach'
 import { figureResult, type OwnContribution } from './figureResult'
 
-const NONE: Pick<SlotResult, 'each' | 'notes'> = { each: [], notes: [] }
 const NOTHING = { reading: null, corrected: null, figure: null, limit: null, each: [], yardstick: null, ratio: null, notes: [] } satisfies Partial<SlotResult>
 
 const OPEN = Object.freeze(verdictWithout('not-covered', 'Not measured yet.'))
@@ -21,7 +20,7 @@ export function openSlot(step: Step, slot: Slot, context: StationContext): SlotR
 }
 
 function emptySlot(slot: Slot, verdict: Verdict, words: string, missing: SlotResult['missing']): SlotResult {
-  return { slot, reading: null, corrected: null, figure: null, limit: null, each: NONE.each, yardstick: null, ratio: null, notes: NONE.notes, verdict, words, missing }
+  return { slot, reading: null, corrected: null, figure: null, limit: null, each: NOTHING.each, yardstick: null, ratio: null, notes: NOTHING.notes, verdict, words, missing }
 }
 
 /** A figure that is shown and compared, never judged. */

@@ -32,20 +32,29 @@ export interface StepPlan {
 export function planSteps(set: RadioSet, context: StationContext, of: StepPlan): Step[] {
   const chainId = chainForStation(set, of.stationId, context, of.instruments)
   const chainName = context.chain(chainId)?.name
-  return context.plan(set, `${of.stationId}|${chainId ?? ''}|${chainName ?? ''}`, () => placesOf(set, of).flatMap(place => (of.perSpacing ? spacingsOf(place) : [{ place, suffix: '', spacingHz: undefined }])).map(({ place, suffix, spacingHz }, index): Step => ({
-    ...place, ...(spacingHz !== undefined && { spacingHz }), id: `${stepId(of.stationId, place)}${suffix}`, stationId: of.stationId, set, chainId, slots: of.slots(place, index === 0), instruction: of.instruction,
-    radioSettings: [...(of.perSpacing ? [spacingSetting(place.band)] : []), ...(of.firstIsCold && index === 0 ? [SETTINGS.cold] : []), ...of.radioSettings, ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : [])],
-    cautions: [...of.cautions], keyDownS: of.keyDownS, durationS: of.durationS, thermal: of.firstIsCold && index === 0 ? 'cold' : 'any', needsFullSupply: of.needsFullSupply ?? false,
-  })))
+  return context.plan(set, `${of.stationId}|${chainId ?? ''}|${chainName ?? ''}`, () => {
+    const places = placesOf(set, of).flatMap((place): SpacedPlace[] => (of.perSpacing ? spacingsOf(place) : [{ place }]))
+    return places.map(({ place, spacing }, index): Step => {
+      const isCold = index === 0 && (of.firstIsCold ?? false)
+      return {
+        ...place, ...(spacing && { spacingHz: spacing.hz }), id: `${stepId(of.stationId, place)}${spacing?.suffix ?? ''}`, stationId: of.stationId, set, chainId, slots: of.slots(place, index === 0), instruction: of.instruction,
+        radioSettings: [...(of.perSpacing ? [spacingSetting(place.band)] : []), ...(isCold ? [SETTINGS.cold] : []), ...of.radioSettings, ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : [])],
+        cautions: [...of.cautions], keyDownS: of.keyDownS, durationS: of.durationS, thermal: isCold ? 'cold' : 'any', needsFullSupply: of.needsFullSupply ?? false,
+      }
+    })
+  })
 }
 
+/** A place, and the channel spacing it is read at where the band has several; `suffix` of its step's id. */
+interface SpacedPlace { place: StepPlace; spacing?: { hz: number; suffix: string } }
+
 /** A place once for each channel spacing of its band. The band of each is named after its spacing; the card's own keeps the plain step id. */
-function spacingsOf(place: StepPlace): { place: StepPlace; suffix: string; spacingHz: number | undefined }[] {
+function spacingsOf(place: StepPlace): SpacedPlace[] {
   const { band } = place
-  if (band.alsoSpacingsHz.length === 0) return [{ place, suffix: '', spacingHz: undefined }]
-  const at = (spacingHz: number, suffix: string) => ({ place: { ...place, band: { ...band, channelSpacingHz: spacingHz, name: `${band.name}, ${printFrequencyShort(spacingHz)}` } }, suffix, spacingHz })
+  if (band.alsoSpacingsHz.length === 0) return [{ place }]
+  const at = (hz: number, suffix: string): SpacedPlace => ({ place: { ...place, band: { ...band, channelSpacingHz: hz, name: `${band.name}, ${printFrequencyShort(hz)}` } }, spacing: { hz, suffix } })
   return [
-    band.channelSpacingHz === null ? { place, suffix: '', spacingHz: undefined } : at(band.channelSpacingHz, ''),
+    band.channelSpacingHz === null ? { place } : at(band.channelSpacingHz, ''),
     ...band.alsoSpacingsHz.filter(spacing => spacing !== band.channelSpacingHz).map(spacing => at(spacing, `:${spacing}`)),
   ]
 }

@@ -20,8 +20,8 @@ function figureWords({ value, unit }: Pick<FigureResult, 'value' | 'unit'>): str
 /** The 95 % range of a slot in its own unit; a dash where nothing is left open, or nothing but the last digit of what is only noted down. */
 export function rangeWords({ corrected, figure, verdict }: Pick<SlotResult, 'corrected' | 'figure' | 'verdict'>): string {
   if (corrected) return printRange(corrected.budget)
-  const known = figure?.budget.contributions.some(({ group }) => verdict.state !== 'observation' || group !== 'resolution')
-  if (!figure || !known) return '–'
+  const leavesOpen = figure?.budget.contributions.some(({ group }) => verdict.state !== 'observation' || group !== 'resolution')
+  if (!figure || !leavesOpen) return '–'
   return halfWidthWords(figure.budget.rangeDb, figure)
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dbmFromWatts, dbFromPowerRatio, printClaimW, printDbm, printFrequencyShort, printMargin, printMhzFigure, printNumber, printPlusMinus, printSigned, printWatts, wattsFromDbm } from '#core/quantity'
+import { dbmFromWatts, dbFromPowerRatio, printClaimW, printDuration, printDbm, printFrequencyShort, printMargin, printMhzFigure, printNumber, printPlusMinus, printSigned, printWatts, wattsFromDbm } from '#core/quantity'
 
 describe('printing', () => {
   it('uses the true minus and no negative nought', () => {
@@ -21,6 +21,10 @@ describe('printing', () => {
   it('chooses the prefix of a power', () => {
     expect([4.37, 0.85, 25e-6, 0.9999999, 1500, 2e-9].map(powerW => printWatts(powerW))).toEqual(['4.37\u00a0W', '850\u00a0mW', '25.0\u00a0µW', '1.00\u00a0W', '1.50\u00a0kW', '2.00\u00a0nW'])
     expect([5, 2.5, 0.5].map(printClaimW)).toEqual(['5\u00a0W', '2.5\u00a0W', '500\u00a0mW'])
+  })
+
+  it('prints times as one plans with them', () => {
+    expect([0, 35, 89, 90, 720, 7169, 7200, 12_720].map(printDuration)).toEqual(['0 s', '35 s', '89 s', '2 min', '12 min', '119 min', '2 h 0 min', '3 h 32 min'].map(words => words.replaceAll(' ', '\u00a0').replace('h\u00a0', 'h ')))
   })
 
   it('prints frequencies and margins as people say them', () => {

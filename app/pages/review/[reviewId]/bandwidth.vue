@@ -4,7 +4,7 @@ import { adjacentFilterHz, type RecordingAnalysis } from '#core/signal'
 import { BANDWIDTH_ID, BANDWIDTH_INSTRUMENTS, NEIGHBOURS, spacingOf, type Slot, type Step, type StepResult } from '#core/station'
 import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
 import { curveNote } from '~/charts/curveNote'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import type { FigureInput } from '~/composables/useStationRun'
 
 const run = useStationRun(BANDWIDTH_ID, () => 'W')
@@ -54,7 +54,7 @@ const spoken = (result: StepResult) => `Spectrum around the carrier with its nei
 
 <template>
   <StationFrame :run="run" title="Bandwidth and neighbours" :instruments="BANDWIDTH_INSTRUMENTS" :options-of="optionsOf" :placeholder-of="placeholderOf" recordings accept=".wav,.sigmf,.sigmf-meta,.sigmf-data" nothing-words="Nothing is planned yet: put bands and channels on the card." @files="recordings.bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="Around the carrier" :note="curveNote(head, points)" :nothing="drawingIsEmpty(result, points)" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="Around the carrier" :note="curveNote(head, points)" :nothing="nothingToDraw(result, points)" /></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="[{ id: 'all', title: 'Everything' }]" :figures-of="figuresOf" :half-width-hz="halfWidthHz" :bands-of="bandsOf" @take="keep" /></template>
   </StationFrame>
 </template>

@@ -3,7 +3,7 @@ import { printHz } from '#core/quantity'
 import type { RecordingAnalysis } from '#core/signal'
 import { DEVIATION_ID, DEVIATION_INSTRUMENTS, firstNullToneHz, fullDeviationHz, limitInHz, type Slot, type StepResult } from '#core/station'
 import { buildDeviationOption } from '~/charts/deviationOption'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import type { FigureInput } from '~/composables/useStationRun'
 
 const HALF_WIDTH_HZ = 25_000
@@ -45,7 +45,7 @@ const spoken = (result: StepResult) => `Deviation over time. ${result.slots.filt
 
 <template>
   <StationFrame :run="run" title="Deviation" :instruments="DEVIATION_INSTRUMENTS" :options-of="optionsOf" :placeholder-of="placeholderOf" recordings accept=".wav,.sigmf,.sigmf-meta,.sigmf-data" nothing-words="Deviation is measured on FM bands; this set has none on its card." @files="recordings.bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Deviation over time" :note="head ? head.fileName : 'figures that were typed are dashed'" :nothing="drawingIsEmpty(result, points)" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Deviation over time" :note="head ? head.fileName : 'figures that were typed are dashed'" :nothing="nothingToDraw(result, points)" /></template>
     <template #summary="{ step }">
       <p class="small quiet helper">Bessel null: turn up a clean tone of {{ printHz(firstNullToneHz(step.band), 4) }} from nothing until the carrier first vanishes on an analyser: that is {{ printHz(fullDeviationHz(step.band), 2) }} of deviation. Or take any tone, find where the carrier vanishes, and type the tone above.</p>
     </template>

@@ -3,7 +3,7 @@ import { printMhzFigure, printSigned } from '#core/quantity'
 import { setShortName } from '#core/review'
 import type { RecordingAnalysis } from '#core/signal'
 import { FREQUENCY_ID, FREQUENCY_INSTRUMENTS, limitInHz, stationById, type Slot, type StepResult, warmUpDriftHz } from '#core/station'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import { buildLevelsOption } from '~/charts/levelsOption'
 import type { FigureInput } from '~/composables/useStationRun'
 
@@ -52,7 +52,7 @@ const spoken = (result: StepResult) => `Frequency error in parts per million. ${
 
 <template>
   <StationFrame :run="run" title="Frequency error" :instruments="FREQUENCY_INSTRUMENTS" :options-of="optionsOf" :placeholder-of="placeholderOf" value-head="Error" wide recordings accept=".wav,.sigmf,.sigmf-meta,.sigmf-data" nothing-words="Nothing is planned yet: put bands and channels on the card." @files="recordings.bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Error, cold and warm" :note="`all radios on ${result.step.band.name}`" :nothing="drawingIsEmpty(result, radiosOf(result)[0])" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Error, cold and warm" :note="`all radios on ${result.step.band.name}`" :nothing="nothingToDraw(result, radiosOf(result)[0])" /></template>
     <template #summary="{ result }"><p v-if="drift(result)" class="small quiet helper">{{ drift(result) }}</p></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="TARGETS" :figures-of="figuresOf" :half-width-hz="HALF_WIDTH_HZ" @take="keep" /></template>
   </StationFrame>

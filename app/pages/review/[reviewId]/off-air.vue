@@ -2,7 +2,7 @@
 import { printDbc } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { OFF_AIR_HIGHEST, OFF_AIR_ID, offAirDbc, stationById, type StepResult } from '#core/station'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import { buildLevelsOption } from '~/charts/levelsOption'
 
 const store = useReviewStore()
@@ -45,7 +45,7 @@ function keepGeometry(text: string): void {
         <p class="small quiet">An observation, never a verdict: antenna, room and hand change it by 10 dB and more, and a receive antenna may favour a harmonic. It compares radios at one place on one day.</p>
       </div>
     </template>
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Harmonics against the carrier, off the air" :note="`all radios on ${result.step.band.name}; levels as the analyser shows them`" :nothing="drawingIsEmpty(result, radiosOf(result)[0])" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Harmonics against the carrier, off the air" :note="`all radios on ${result.step.band.name}; levels as the analyser shows them`" :nothing="nothingToDraw(result, radiosOf(result)[0])" /></template>
     <template #summary="{ result }"><p v-if="beside(result).length" class="small quiet helper">Strongest harmonic of the others at the same place: {{ beside(result).join('; ') }}.</p></template>
   </StationFrame>
 </template>

@@ -4,7 +4,7 @@ import { parseLogCsv } from '#core/format'
 import { parseLevel, printWatts, wattsFromDbm } from '#core/quantity'
 import { droopOf, momentSlot, POWER_OVER_TIME_ID, POWER_OVER_TIME_INSTRUMENTS, type Slot, type StepResult, USUAL_DROOP_DB } from '#core/station'
 import { simulatedMeterLog } from '#core/virtual'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import { buildDroopOption } from '~/charts/droopOption'
 import type { ReadingInput } from '~/composables/useStationRun'
 
@@ -89,7 +89,7 @@ function readLink(): void {
 
 <template>
   <StationFrame :run="run" title="Power over time" :instruments="POWER_OVER_TIME_INSTRUMENTS" :options-of="optionsOf" :bare-unit="bareUnit" value-head="At socket" accept=".csv,.txt,text/csv" nothing-words="Nothing is planned yet: put bands and channels on the card." @files="bringIn">
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Power while kept keyed" :note="summaryOf(result)" :nothing="drawingIsEmpty(result, null)" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" caption="Power while kept keyed" :note="summaryOf(result)" :nothing="nothingToDraw(result, null)" /></template>
     <template #actions>
       <VBtn v-if="!linked" variant="outlined" :disabled="!run.step.value?.chainId" @click="startLink">Simulated meter</VBtn>
       <VBtn v-else variant="flat" color="primary" @click="stopLink">Stop the meter</VBtn>

@@ -2,7 +2,7 @@
 import { mdiDragVertical } from '@mdi/js'
 import { useSortable } from '@vueuse/integrations/useSortable'
 import { expectedTimes, isDone, isForTheRecord, learnedTimes, planRun, runCosts, runKey, stepDemands, timeLeft } from '#core/plan'
-import { parseFrequency, printFrequencyShort, printMhzFigure } from '#core/quantity'
+import { parseFrequency, printDuration, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { isRead, OFF_AIR_ID, stationById, type Step, stations, wantedStations } from '#core/station'
 import type { PlaceId } from '~/keys/places'
@@ -43,7 +43,6 @@ function demandWords(step: Step): string {
 const chosen = ref<string | null>(null)
 const chainName = (step: Step) => store.context?.chain(step.chainId)?.name ?? (step.stationId === OFF_AIR_ID ? 'the air' : 'no chain')
 const levelWords = ({ level, spacingHz }: Step) => (spacingHz === undefined ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`)
-const clock = (seconds: number) => (seconds < 90 ? `${Math.round(seconds)} s` : seconds < 7170 ? `${Math.round(seconds / 60)} min` : `${Math.floor(seconds / 3600 + 1 / 120)} h ${Math.round(seconds / 60) % 60} min`)
 
 const body = useTemplateRef<HTMLElement>('body')
 let afterDragged: ChildNode | null = null
@@ -144,8 +143,8 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
     <div class="tops">
       <section class="sheet panel" aria-label="What is left">
         <h2>Left to do</h2>
-        <p v-if="left && left.openSteps" class="figure big">{{ clock(left.benchS) }}</p>
-        <p v-if="left && left.openSteps" class="small quiet">on the bench in {{ left.openSteps }} steps, {{ clock(left.keyDownS) }} of it keyed{{ left.learned ? '; moving towards what steps really took' : '' }}.</p>
+        <p v-if="left && left.openSteps" class="figure big">{{ printDuration(left.benchS) }}</p>
+        <p v-if="left && left.openSteps" class="small quiet">on the bench in {{ left.openSteps }} steps, {{ printDuration(left.keyDownS) }} of it keyed{{ left.learned ? '; moving towards what steps really took' : '' }}.</p>
         <p v-else>Nothing. Every planned reading within reach is in.</p>
       </section>
       <section v-if="saved" class="sheet panel" aria-label="What the order saves" data-testid="savings">
@@ -186,8 +185,8 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
               <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
               <td class="wrap">{{ levelWords(row.step) }}</td>
               <td class="wrap" :class="{ strong: row.newChain }"><span class="short" :title="chainName(row.step)">{{ chainName(row.step) }}</span></td>
-              <td class="right figure">{{ clock(row.benchS) }}</td>
-              <td class="right figure">{{ clock(row.keyDownS) }}</td>
+              <td class="right figure">{{ printDuration(row.benchS) }}</td>
+              <td class="right figure">{{ printDuration(row.keyDownS) }}</td>
               <td class="state"><span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span><VerdictWord v-else-if="row.result.slots.some(isRead)" :state="row.result.verdict.state" :words="row.result.words" /><span v-else class="quiet">{{ row.forTheRecord ? 'open, for the record' : 'open' }}</span></td>
               <td class="acts">
                 <VBtn size="small" variant="text" @click="begin(row)">Go</VBtn>

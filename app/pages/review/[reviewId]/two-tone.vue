@@ -4,7 +4,7 @@ import { combOf, combOfFigures, type RecordingAnalysis } from '#core/signal'
 import { type Slot, type Step, type StepResult, TWO_TONE_EQUIPMENT, TWO_TONE_ID, TWO_TONE_INSTRUMENTS } from '#core/station'
 import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
 import { curveNote } from '~/charts/curveNote'
-import { drawingIsEmpty } from '~/charts/drawingIsEmpty'
+import { nothingToDraw } from '~/charts/nothingToDraw'
 import type { FigureInput } from '~/composables/useStationRun'
 
 const HALF_WIDTH_HZ = 6_000
@@ -62,7 +62,7 @@ const spoken = (result: StepResult) => `Two tones and their products. ${result.s
         <ul><li v-for="item in TWO_TONE_EQUIPMENT" :key="item.id"><VCheckbox :model-value="ticked(step).includes(item.id)" :label="item.words" :disabled="store.readOnly" @update:model-value="value => tick(step, item.id, value === true)" /></li></ul>
       </details>
     </template>
-    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="The comb" :note="curveNote(head, points)" :nothing="drawingIsEmpty(result, points)" /></template>
+    <template #drawing="{ result }"><Drawing :option="drawn(result)" :spoken="spoken(result)" tall caption="The comb" :note="curveNote(head, points)" :nothing="nothingToDraw(result, points)" /></template>
     <template #summary><p class="small quiet helper">Two schools: against either tone, or against the peak envelope power, 6.02 dB more flattering. Stored against either tone; both are said everywhere.</p></template>
     <template #actions="{ step }"><VBtn variant="outlined" @click="record(step).then(recordings.bringIn)">Simulated receiver</VBtn><RecordingDialog :recordings="recordings" :step="step" :targets="[{ id: 'all', title: 'Everything' }]" :figures-of="figuresOf" :half-width-hz="HALF_WIDTH_HZ" @take="keep" /></template>
   </StationFrame>
