@@ -1,6 +1,6 @@
 import { printMhz } from '../quantity'
 import type { RadioSet } from '../review'
-import { CARRIER_POWER_ID, droopOf, HARMONICS_ID, isRead, OFF_AIR_ID, POWER_OVER_TIME_ID, rangeWords, type SlotResult, type StationContext, type StepResult, STRESS_ID, USUAL_DROOP_DB, valueWords, wantedStations } from '../station'
+import { CARRIER_POWER_ID, droopOf, HARMONICS_ID, isRead, limitSource, OFF_AIR_ID, POWER_OVER_TIME_ID, rangeWords, type SlotResult, type StationContext, type StepResult, STRESS_ID, USUAL_DROOP_DB, valueWords, wantedStations } from '../station'
 import type { ReportBlock, ReportCell } from './model'
 
 /** Every step of the stations besides power and harmonics that something was read at, as tables. */
@@ -12,7 +12,7 @@ export function figureTables(set: RadioSet, context: StationContext): ReportBloc
 function tableOf(title: string, result: StepResult, context: StationContext): ReportBlock[] {
   const read = result.slots.filter(isRead)
   const notes = [...new Set(read.flatMap(slot => slot.notes))]
-  const reasons = [...new Set(read.flatMap(slot => slot.each.map(({ limit }) => `${limit.rulebook.title}, ${limit.clause}: ${limit.reason}`)))]
+  const reasons = [...new Set(read.flatMap(slot => slot.each.map(({ limit }) => `${limitSource(limit).join(', ')}: ${limit.reason}`)))]
   const own = context.review.notes.filter(note => note.setId === result.step.set.id && note.stepId === result.step.id).at(-1)
   return [
     {

@@ -1,6 +1,6 @@
 import { printClaimW, printMhz, printMhzFigure, printRange, printSigned, printWatts, wattsFromDbm } from '../quantity'
 import { checkBatteryLabel, type RadioSet, setName } from '../review'
-import { CARRIER_POWER_ID, HARMONICS_ID, stationById, type StationContext, type StepResult, wantedStations } from '../station'
+import { CARRIER_POWER_ID, HARMONICS_ID, limitSource, stationById, type StationContext, type StepResult, wantedStations } from '../station'
 import { figureTables } from './figureSection'
 import type { ReportBlock, ReportCell, ReportSection } from './model'
 
@@ -93,7 +93,7 @@ function harmonicTable(result: StepResult): ReportBlock[] {
 function reasonsOf(result: StepResult): string[] {
   const judged = result.slots.find(slot => slot.each.length > 0)
   const limits = judged ? judged.each.map(({ limit }) => limit) : result.slots.flatMap(slot => slot.limit ?? []).slice(0, 1)
-  return limits.map(limit => `${limit.rulebook.title}${limit.rulebook.owner === 'reviewer' ? ' (the reviewer’s own)' : ''}, ${limit.clause}: ${limit.reason}${limit.kind === 'limit' && limit.recalled ? ` Recalled, confidence ${limit.confidence}; check the current text.` : ''}`)
+  return limits.map(limit => `${limitSource(limit).join(', ')}${limit.rulebook.owner === 'reviewer' ? ' (the reviewer’s own)' : ''}: ${limit.reason}${limit.kind === 'limit' && limit.recalled ? ` Recalled, confidence ${limit.confidence}; check the current text.` : ''}`)
 }
 
 function conditions(results: StepResult[]): ReportBlock {

@@ -32,7 +32,7 @@ export { BANDWIDTH_ID, BANDWIDTH_INSTRUMENTS, NEIGHBOURS, spacingOf } from './ba
 export { imdWords, TWO_TONE_EQUIPMENT, TWO_TONE_ID, TWO_TONE_INSTRUMENTS } from './two-tone/twoToneStation'
 export { REPEATABILITY_DB, STRESS_ID, STRESS_INSTRUMENTS } from './stress/stressStation'
 export { limitInHz } from './figure/judgeByScalar'
-export { limitShort, limitWords } from './figure/limitWords'
+export { limitShort, limitSource, limitWords } from './figure/limitWords'
 export { halfWidthWords, rangeWords, valueWords } from './figure/slotWords'
 export { necessaryBandwidthHz } from './necessaryBandwidth'
 export { isRead } from './figure/plainSlots'

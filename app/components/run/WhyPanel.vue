@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { printDbm } from '#core/quantity'
-import { type AnyLimit, type JudgedBy, limitShort } from '#core/station'
+import { type AnyLimit, type JudgedBy, limitShort, limitSource } from '#core/station'
 
 /** Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook where there are several. */
 const { limit, title, carrierWords, each, probability, about = 'harmonic' } = defineProps<{ limit: AnyLimit; title: string; carrierWords: string; each: readonly JudgedBy[]; probability: number | null; about?: 'harmonic' | 'carrier' }>()
@@ -26,10 +26,10 @@ const percent = computed(() => {
     <template v-if="each.length > 1">
       <h3>By each rulebook</h3>
       <ul class="small each">
-        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span class="quiet">, {{ limitShort(one.limit) }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
+        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span v-if="limitShort(one.limit)" class="quiet">, {{ limitShort(one.limit) }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
       </ul>
     </template>
-    <p class="source">{{ limit.clause === limit.rulebook.title ? limit.clause : `${limit.clause} · ${limit.rulebook.title}` }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
+    <p class="source">{{ [...limitSource(limit)].reverse().join(' · ') }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
   </section>
 </template>
 

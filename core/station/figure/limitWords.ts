@@ -12,7 +12,12 @@ export function limitWords(limit: AnyLimit, isCarrier = false): string {
   }
 }
 
-/** The limit itself, short: for a list of rulebooks. */
+/** The limit itself, short: for a list of rulebooks. Empty where nothing but the rulebook as a whole is silent. */
 export function limitShort(limit: AnyLimit): string {
-  return limit.kind === 'limit' ? printDbm(limit.limitDbm) : limit.kind === 'scalar' ? scalarWords(limit.limit) : limit.clause
+  return limit.kind === 'limit' ? printDbm(limit.limitDbm) : limit.kind === 'scalar' ? scalarWords(limit.limit) : limitSource(limit)[1] ?? ''
+}
+
+/** Where a limit stands: the rulebook, and its clause where one speaks. */
+export function limitSource({ clause, rulebook }: AnyLimit): [title: string, clause?: string] {
+  return clause === rulebook.title ? [rulebook.title] : [rulebook.title, clause]
 }

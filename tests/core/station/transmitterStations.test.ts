@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { newReceiver } from '#core/chain'
 import { knobTurns } from '#core/plan'
 import { newBand, newChannel, type RadioSet, type Review } from '#core/review'
-import { BANDWIDTH_ID, DEVIATION_ID, droopOf, efficiency, firstNullToneHz, FREQUENCY_ID, fullDeviationHz, halfWidthWords, harmonicOf, imdWords, isRead, limitShort, limitWords, momentOf, momentOfSlot, necessaryBandwidthHz, OFF_AIR_ID, offAirDbc, POWER_OVER_TIME_ID, rangeWords, readWith, slotAt, spacingOf, spurSlot, stationById, type StationContext, type StepResult, STRESS_ID, timeConstant, TWO_TONE_ID, valueWords, wantedStations, warmUpDriftHz } from '#core/station'
+import { BANDWIDTH_ID, DEVIATION_ID, droopOf, efficiency, firstNullToneHz, FREQUENCY_ID, fullDeviationHz, halfWidthWords, harmonicOf, imdWords, isRead, limitShort, limitSource, limitWords, momentOf, momentOfSlot, necessaryBandwidthHz, OFF_AIR_ID, offAirDbc, POWER_OVER_TIME_ID, rangeWords, readWith, slotAt, spacingOf, spurSlot, stationById, type StationContext, type StepResult, STRESS_ID, timeConstant, TWO_TONE_ID, valueWords, wantedStations, warmUpDriftHz } from '#core/station'
 import { AT, figure, harmonic, HARMONICS_STEP, meter, pad, POWER_STEP, radio, reading, reviewOf, withFigures, withReadings } from '../../support/bench'
 
 /** One radio on 154 MHz in 12.5 kHz channels by EN 300 086, with a receiver that is good to 0.5 ppm and 1 %. */
@@ -39,6 +39,10 @@ describe('deviation (EN 300 086: 2.5 kHz in 12.5 kHz channels, from memory)', ()
     expect(rangeWords(slot(result, 'loudest'))).toBe('±25\u00a0Hz')
     expect(limitWords(slot(result, 'tone').limit!)).toBe('Allowed: at most 2.5\u00a0kHz')
     expect(limitShort(slot(result, 'tone').limit!)).toBe('at most 2.5\u00a0kHz')
+    expect(limitSource(slot(result, 'tone').limit!)).toEqual([expect.any(String), expect.stringContaining('EN 300 086')])
+    // A rulebook that is silent as a whole is named once.
+    const silent = slot(resultOf(DEVIATION_ID, withFigures({ ...landMobile(), settings: { ...landMobile().settings, rulebookIds: ['us-amateur'] } }, [deviation('tone', 1500)])), 'tone').limit!
+    expect([limitSource(silent), limitShort(silent)]).toEqual([['US amateur'], ''])
     expect(answerOf(DEVIATION_ID, context)).toMatchObject({ words: 'Outside by 150\u00a0Hz', detail: 'Loudest voice or whistle, 2 m, 154.000\u00a0MHz' })
   })
 
