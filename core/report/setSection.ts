@@ -93,7 +93,11 @@ function harmonicTable(result: StepResult): ReportBlock[] {
 function reasonsOf(result: StepResult): string[] {
   const judged = result.slots.find(slot => slot.each.length > 0)
   const limits = judged ? judged.each.map(({ limit }) => limit) : result.slots.flatMap(slot => slot.limit ?? []).slice(0, 1)
-  return limits.map(limit => `${limitSource(limit).join(', ')}${limit.rulebook.owner === 'reviewer' ? ' (the reviewer’s own)' : ''}: ${limit.reason}${limit.kind === 'limit' && limit.recalled ? ` Recalled, confidence ${limit.confidence}; check the current text.` : ''}`)
+  return limits.map((limit) => {
+    const [title, ...clause] = limitSource(limit)
+    const named = [limit.rulebook.owner === 'reviewer' ? `${title} (the reviewer’s own)` : title, ...clause].join(', ')
+    return `${named}: ${limit.reason}${limit.kind === 'limit' && limit.recalled ? ` Recalled, confidence ${limit.confidence}; check the current text.` : ''}`
+  })
 }
 
 function conditions(results: StepResult[]): ReportBlock {
