@@ -19,7 +19,13 @@ export default defineConfig({
     trace: 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
   webServer: {
@@ -27,6 +33,12 @@ export default defineConfig({
     url: `http://127.0.0.1:${PORT}/`,
     reuseExistingServer: false,
     timeout: 30_000,
-    env: { NITRO_HOST: '127.0.0.1', HOST: '127.0.0.1', NITRO_PORT: String(PORT), PORT: String(PORT), NUXT_PUBLIC_DEMO: 'false' },
+    env: {
+      NITRO_HOST: '127.0.0.1',
+      HOST: '127.0.0.1',
+      NITRO_PORT: String(PORT),
+      PORT: String(PORT),
+      NUXT_PUBLIC_DEMO: 'false',
+    },
   },
 })

@@ -8,8 +8,28 @@ const shared = { plugins: [vue()], resolve: { alias: { '#core': folder('./core')
 export default defineConfig({
   test: {
     projects: [
-      { ...shared, test: { name: 'core', include: ['tests/{core,outside}/**/*.test.ts'], environment: 'node', testTimeout: 20_000, isolate: false, pool: 'threads' } },
-      { ...shared, test: { name: 'app', include: ['tests/app/**/*.test.ts'], environment: 'happy-dom', testTimeout: 20_000, setupFiles: ['tests/app/setup.ts'], pool: 'threads' } },
+      {
+        ...shared,
+        test: {
+          name: 'core',
+          include: ['tests/{core,outside}/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 20_000,
+          isolate: false,
+          pool: 'threads',
+        },
+      },
+      {
+        ...shared,
+        test: {
+          name: 'app',
+          include: ['tests/app/**/*.test.ts'],
+          environment: 'happy-dom',
+          testTimeout: 20_000,
+          setupFiles: ['tests/app/setup.ts'],
+          pool: 'threads',
+        },
+      },
     ],
   },
 })

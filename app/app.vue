@@ -1,7 +1,11 @@
 <script setup lang="ts">
 const ui = useUiStore()
 const theme = useTheme()
-watch(() => ui.themeName, name => theme.change(name), { immediate: true })
+watch(
+  () => ui.themeName,
+  name => theme.change(name),
+  { immediate: true },
+)
 </script>
 
 <template>

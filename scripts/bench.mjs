@@ -4,23 +4,62 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { build } from 'esbuild'
-import { ensureBuilt, ensureChromium, ensurePackages, freePort, must, root, run, say, startServer } from './lib.mjs'
+import {
+  ensureBuilt,
+  ensureChromium,
+  ensurePackages,
+  freePort,
+  must,
+  root,
+  run,
+  say,
+  startServer,
+} from './lib.mjs'
 
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 const middle = values => [...values].sort((a, b) => a - b)[values.length >> 1]
-const line = (what, ours, reference, theirs) => console.log(`${what.padEnd(58)} ${ours.toFixed(1).padStart(8)} ms   ${(ours / theirs).toFixed(2).padStart(6)} × ${reference} (${theirs.toFixed(1)} ms)`)
+const line = (what, ours, reference, theirs) =>
+  console.log(
+    `${what.padEnd(58)} ${ours.toFixed(1).padStart(8)} ms   ${(ours / theirs).toFixed(2).padStart(6)} × ${reference} (${theirs.toFixed(1)} ms)`,
+  )
 
 await ensurePackages()
 await ensureBuilt()
 say('Core')
 // Bundled as the application is: a loader that keeps every function's name would slow the closures down.
 const bundle = join(tmpdir(), `rigorous-meter-bench-${process.pid}.cjs`)
-await build({ entryPoints: [join(root, 'scripts/bench/core.ts')], bundle: true, platform: 'node', format: 'cjs', outfile: bundle, logLevel: 'error' })
+await build({
+  entryPoints: [join(root, 'scripts/bench/core.ts')],
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  outfile: bundle,
+  logLevel: 'error',
+})
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
-const bundles = ['signal', 'welchWorker'].map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
-for (const [i, name] of ['signal', 'welchWorker'].entries()) await build({ entryPoints: [join(root, `scripts/bench/${name}.ts`)], bundle: true, platform: 'node', format: 'esm', outfile: bundles[i], logLevel: 'error', banner: { js: 'import { createRequire as requireFrom } from \'node:module\'; const require = requireFrom(import.meta.url);' } })
+const bundles = ['signal', 'welchWorker'].map(name =>
+  join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`),
+)
+for (const [i, name] of ['signal', 'welchWorker'].entries())
+  await build({
+    entryPoints: [join(root, `scripts/bench/${name}.ts`)],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: bundles[i],
+    logLevel: 'error',
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+    },
+  })
 must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
 for (const file of bundles) rmSync(file)
 
@@ -33,7 +72,7 @@ async function loads(path, ready, times) {
   for (let i = 0; i < times; i++) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
     const page = await context.newPage()
-    await page.addInitScript((selector) => {
+    await page.addInitScript(selector => {
       const look = () => {
         if (document.querySelector(selector)) window.readyAtMs = performance.now()
         else requestAnimationFrame(look)
@@ -48,7 +87,12 @@ async function loads(path, ready, times) {
 }
 
 const bare = await loads('icon.svg', 'svg', 5)
-line('first screen interactive (shelf with the demo review)', await loads('', '.review', 7), 'an SVG of one kB from the same server', bare)
+line(
+  'first screen interactive (shelf with the demo review)',
+  await loads('', '.review', 7),
+  'an SVG of one kB from the same server',
+  bare,
+)
 
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
 const page = await context.newPage()
@@ -60,16 +104,17 @@ const keys = await page.evaluate(async () => {
   const input = document.querySelector('[data-slot=x4] input')
   const row = input.closest('tr')
   input.focus()
-  const once = text => new Promise((resolve) => {
-    const from = performance.now()
-    const watch = new MutationObserver(() => {
-      watch.disconnect()
-      resolve(performance.now() - from)
+  const once = text =>
+    new Promise(resolve => {
+      const from = performance.now()
+      const watch = new MutationObserver(() => {
+        watch.disconnect()
+        resolve(performance.now() - from)
+      })
+      watch.observe(row.cells[row.cells.length - 1], { subtree: true, childList: true, characterData: true })
+      input.value = text
+      input.dispatchEvent(new Event('input', { bubbles: true }))
     })
-    watch.observe(row.cells[row.cells.length - 1], { subtree: true, childList: true, characterData: true })
-    input.value = text
-    input.dispatchEvent(new Event('input', { bubbles: true }))
-  })
   const spent = []
   for (let i = 0; i < 25; i++) {
     spent.push(await once(i % 2 ? '-58.4' : `-8${i % 10}`))
@@ -88,7 +133,9 @@ line('keystroke to updated verdict', middle(keys.spent), 'one frame of the brows
 await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
 const simulated = []
 for (let i = 0; i < 3; i++) {
-  await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x${3 + i}`)
+  await page.goto(
+    `${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x${3 + i}`,
+  )
   const button = page.getByRole('button', { name: 'Check by Monte Carlo' })
   await button.waitFor()
   const from = Date.now()
@@ -96,7 +143,12 @@ for (let i = 0; i < 3; i++) {
   await page.getByTestId('simulated').waitFor()
   simulated.push(Date.now() - from)
 }
-line('a million trials in the worker, from click to figure', middle(simulated), 'one frame of the browser', middle(keys.frames))
+line(
+  'a million trials in the worker, from click to figure',
+  middle(simulated),
+  'one frame of the browser',
+  middle(keys.frames),
+)
 await browser.close()
 child.kill()
 process.exit(0)

@@ -3,4 +3,10 @@
 import { ensurePackages, must, runTool } from './lib.mjs'
 
 await ensurePackages()
-must(await runTool(['tsx', 'dist', 'cli.mjs'], ['--tsconfig', 'core/tsconfig.json', 'scripts/study/coverage.ts', ...process.argv.slice(2)]), 'the coverage study')
+must(
+  await runTool(
+    ['tsx', 'dist', 'cli.mjs'],
+    ['--tsconfig', 'core/tsconfig.json', 'scripts/study/coverage.ts', ...process.argv.slice(2)],
+  ),
+  'the coverage study',
+)

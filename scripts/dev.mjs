@@ -2,4 +2,8 @@
 import { ensurePackages, runTool } from './lib.mjs'
 
 await ensurePackages()
-process.exit(await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['dev', '--host', '127.0.0.1'], { env: { NUXT_PUBLIC_DEMO: 'true' } }))
+process.exit(
+  await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['dev', '--host', '127.0.0.1'], {
+    env: { NUXT_PUBLIC_DEMO: 'true' },
+  }),
+)

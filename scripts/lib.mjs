@@ -15,9 +15,14 @@ const started = Date.now()
 
 /** Runs a command with its output shown; resolves to its exit code. */
 export function run(command, args, options = {}) {
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options, env: { ...process.env, ...options.env } })
-    child.on('error', (error) => {
+  return new Promise(resolve => {
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: 'inherit',
+      ...options,
+      env: { ...process.env, ...options.env },
+    })
+    child.on('error', error => {
       console.error(`${command}: ${error.message}`)
       resolve(1)
     })
@@ -47,10 +52,12 @@ export async function ensurePackages() {
     process.exit(1)
   }
   const stamp = join(root, 'node_modules', '.package-lock.json')
-  if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs) return
+  if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs)
+    return
   say('Installing the packages (npm ci), one or two minutes')
-  if (await run('npm', ['ci', ...QUIET], { stdio: ['ignore', 'ignore', 'ignore'] }) === 0) return
-  // Some npm 11 write lock files without other platforms' optional packages and then refuse them; install reads the same lock.
+  if ((await run('npm', ['ci', ...QUIET], { stdio: ['ignore', 'ignore', 'ignore'] })) === 0) return
+  // Some npm 11 write lock files without other platforms' optional packages and then refuse them; install
+  // reads the same lock.
   say('npm ci refuses the lock file of this platform; npm install with the same lock')
   must(await run('npm', ['install', '--no-save', ...QUIET]), 'npm install')
 }
@@ -59,11 +66,20 @@ export async function ensurePackages() {
 export async function ensurePrepared() {
   if (!existsSync(join(root, '.nuxt', 'tsconfig.app.json'))) {
     say('Preparing the generated types')
-    must(await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['prepare'], { stdio: ['ignore', 'ignore', 'inherit'] }), 'nuxt prepare')
+    must(
+      await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['prepare'], { stdio: ['ignore', 'ignore', 'inherit'] }),
+      'nuxt prepare',
+    )
   }
 }
 
-const CHROMIUM_PATHS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome', '/Applications/Chromium.app/Contents/MacOS/Chromium']
+const CHROMIUM_PATHS = [
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+]
 
 /** Path of a Chromium, installed from Debian's packages when there is none and we may. */
 export async function ensureChromium() {
@@ -75,15 +91,21 @@ export async function ensureChromium() {
   }
   const found = CHROMIUM_PATHS.find(path => existsSync(path))
   if (found) return found
-  const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0
+  const mayInstall =
+    process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0
   if (!mayInstall) {
-    console.error('No Chromium found: install Debian’s package “chromium”, or set CHROMIUM_PATH to a Chromium or Chrome.')
+    console.error(
+      'No Chromium found: install Debian’s package “chromium”, or set CHROMIUM_PATH to a Chromium or Chrome.',
+    )
     process.exit(1)
   }
   say('Installing Chromium from Debian’s packages (apt-get), about a minute')
   const quiet = { stdio: ['ignore', 'ignore', 'inherit'], env: { DEBIAN_FRONTEND: 'noninteractive' } }
   must(await run('apt-get', ['update', '-qq'], quiet), 'apt-get update')
-  must(await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet), 'apt-get install chromium')
+  must(
+    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet),
+    'apt-get install chromium',
+  )
   return '/usr/bin/chromium'
 }
 
@@ -92,9 +114,18 @@ const SOURCES = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-l
 /** Builds the application unless the last build is newer than every source. */
 export async function ensureBuilt() {
   const built = join(root, '.output', 'nitro.json')
-  if (existsSync(built) && statSync(built).mtimeMs > Math.max(...SOURCES.map(name => newest(join(root, name))))) return
+  if (
+    existsSync(built) &&
+    statSync(built).mtimeMs > Math.max(...SOURCES.map(name => newest(join(root, name))))
+  )
+    return
   say('Building the application, about a minute')
-  must(await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['build', '--logLevel', 'silent'], { stdio: ['ignore', 'ignore', 'inherit'] }), 'the build')
+  must(
+    await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['build', '--logLevel', 'silent'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }),
+    'the build',
+  )
 }
 
 function newest(path) {
@@ -110,7 +141,7 @@ export async function freePort(from) {
 }
 
 function isFree(port) {
-  return new Promise((resolve) => {
+  return new Promise(resolve => {
     const probe = createServer()
     probe.once('error', () => resolve(false))
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)))
@@ -120,13 +151,24 @@ function isFree(port) {
 /** Starts the built application on the loopback; resolves when it answers. */
 export async function startServer({ port, demo }) {
   const child = spawn(process.execPath, [join(root, '.output', 'server', 'index.mjs')], {
-    cwd: root, stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NITRO_HOST: '127.0.0.1', HOST: '127.0.0.1', NITRO_PORT: String(port), PORT: String(port), NUXT_PUBLIC_DEMO: demo ? 'true' : 'false' },
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      NITRO_HOST: '127.0.0.1',
+      HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      PORT: String(port),
+      NUXT_PUBLIC_DEMO: demo ? 'true' : 'false',
+    },
   })
   const address = `http://127.0.0.1:${port}/`
   for (let i = 0; i < 150; i++) {
     if (child.exitCode !== null) throw new Error('The server stopped at once.')
-    const answers = await fetch(address).then(reply => reply.ok, () => false)
+    const answers = await fetch(address).then(
+      reply => reply.ok,
+      () => false,
+    )
     if (answers) return { child, address }
     await new Promise(resolve => setTimeout(resolve, 100))
   }

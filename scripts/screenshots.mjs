@@ -16,9 +16,17 @@ const VIEWS = [
   ['power-over-time', `${DEMO}/power-over-time?set=trek-b&step=power-over-time:${HIGH}`, {}],
   ['off-air', `${DEMO}/off-air?set=trek-b&step=off-air:${HIGH}`, {}],
   ['deviation', `${DEMO}/deviation?set=tarnwick`, {}],
-  ['recording', `${DEMO}/deviation?set=mini&step=deviation:${HIGH}`, { click: 'Simulated receiver', settleMs: 5000 }],
+  [
+    'recording',
+    `${DEMO}/deviation?set=mini&step=deviation:${HIGH}`,
+    { click: 'Simulated receiver', settleMs: 5000 },
+  ],
   ['frequency', `${DEMO}/frequency?set=trek-a&step=frequency:2m:2m-2:low`, {}],
-  ['bandwidth-night', `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`, { colorScheme: 'dark' }],
+  [
+    'bandwidth-night',
+    `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`,
+    { colorScheme: 'dark' },
+  ],
   ['two-tone', `${DEMO}/two-tone?set=tarnwick`, {}],
   ['findings', `${DEMO}/findings?set=trek-b`, {}],
   ['report', `${DEMO}/report?set=trek-b`, {}],
@@ -29,9 +37,20 @@ const VIEWS = [
 await ensurePackages()
 await ensureBuilt()
 const { child, address } = await startServer({ port: await freePort(4397), demo: true })
-const browser = await chromium.launch({ executablePath: await ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch({
+  executablePath: await ensureChromium(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 for (const [name, path, { click = [], settleMs = 800, ...options }] of VIEWS) {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })).newPage()
+  const page = await (
+    await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })
+  ).newPage()
   await page.goto(address)
   await page.waitForSelector('.review')
   if (path) await page.goto(address + path)

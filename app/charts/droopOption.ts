@@ -5,9 +5,15 @@ import { axis, baseOption, roundStep } from './axes'
 import type { ChartPalette } from './palette'
 
 /** Power over time: the log, the claim as a thin line, the usual droop as a band under the first moment. */
-export function buildDroopOption(input: { palette: ChartPalette; droop: Droop | null; claimW: number | null; usualDb: number }): EChartsCoreOption {
+export function buildDroopOption(input: {
+  palette: ChartPalette
+  droop: Droop | null
+  claimW: number | null
+  usualDb: number
+}): EChartsCoreOption {
   const { palette, droop, claimW, usualDb } = input
-  const points = droop?.points.map(({ atS, levelDbm }) => [atS, wattsFromDbm(levelDbm)] as [number, number]) ?? []
+  const points =
+    droop?.points.map(({ atS, levelDbm }) => [atS, wattsFromDbm(levelDbm)] as [number, number]) ?? []
   const watts = [...points.map(([, w]) => w), ...(claimW === null ? [] : [claimW])]
   const top = watts.length > 0 ? Math.max(...watts) : 5
   const low = watts.length > 0 ? Math.min(...watts) : 0
@@ -18,14 +24,68 @@ export function buildDroopOption(input: { palette: ChartPalette; droop: Droop | 
   return {
     ...baseOption(palette, one => tip(one)),
     grid: { left: 56, right: 74, top: 32, bottom: 30 },
-    xAxis: axis(palette, { min: 0, max: 300, interval: 60, format: s => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}` }),
-    yAxis: axis(palette, { name: 'W', lines: true, min: Math.max(0, Math.floor((low - pad) / step) * step), max: Math.ceil((top + pad) / step) * step, interval: step, format: w => w.toFixed(decimals) }),
-    series: [{
-      type: 'line', name: 'power', data: points, symbol: 'circle', symbolSize: 7, lineStyle: { color: palette.spruce, width: 2.4 }, itemStyle: { color: palette.spruce },
-      endLabel: { show: droop !== null, formatter: () => (droop ? printDb(droop.droopDb, 2).replace('-', '−') : ''), color: palette.ink, fontSize: 13, fontWeight: 700 },
-      markLine: claimW === null ? undefined : { silent: true, symbol: 'none', lineStyle: { color: palette.ink, width: 1.2, type: 'solid' }, label: { formatter: `claim ${printWatts(claimW)}`, position: 'insideMiddleTop', color: palette.ink2, fontSize: 12 }, data: [{ yAxis: claimW }] },
-      markArea: first === undefined ? undefined : { silent: true, itemStyle: { color: palette.insideWash, opacity: 0.7 }, label: { show: true, position: 'insideBottomRight', color: palette.ink3, fontSize: 12, formatter: `usual: ${usualDb} dB` }, data: [[{ yAxis: first * 10 ** (-usualDb / 10) }, { yAxis: first }]] },
-    }],
+    xAxis: axis(palette, {
+      min: 0,
+      max: 300,
+      interval: 60,
+      format: s => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`,
+    }),
+    yAxis: axis(palette, {
+      name: 'W',
+      lines: true,
+      min: Math.max(0, Math.floor((low - pad) / step) * step),
+      max: Math.ceil((top + pad) / step) * step,
+      interval: step,
+      format: w => w.toFixed(decimals),
+    }),
+    series: [
+      {
+        type: 'line',
+        name: 'power',
+        data: points,
+        symbol: 'circle',
+        symbolSize: 7,
+        lineStyle: { color: palette.spruce, width: 2.4 },
+        itemStyle: { color: palette.spruce },
+        endLabel: {
+          show: droop !== null,
+          formatter: () => (droop ? printDb(droop.droopDb, 2).replace('-', '−') : ''),
+          color: palette.ink,
+          fontSize: 13,
+          fontWeight: 700,
+        },
+        markLine:
+          claimW === null
+            ? undefined
+            : {
+                silent: true,
+                symbol: 'none',
+                lineStyle: { color: palette.ink, width: 1.2, type: 'solid' },
+                label: {
+                  formatter: `claim ${printWatts(claimW)}`,
+                  position: 'insideMiddleTop',
+                  color: palette.ink2,
+                  fontSize: 12,
+                },
+                data: [{ yAxis: claimW }],
+              },
+        markArea:
+          first === undefined
+            ? undefined
+            : {
+                silent: true,
+                itemStyle: { color: palette.insideWash, opacity: 0.7 },
+                label: {
+                  show: true,
+                  position: 'insideBottomRight',
+                  color: palette.ink3,
+                  fontSize: 12,
+                  formatter: `usual: ${usualDb} dB`,
+                },
+                data: [[{ yAxis: first * 10 ** (-usualDb / 10) }, { yAxis: first }]],
+              },
+      },
+    ],
   }
 }
 

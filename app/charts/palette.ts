@@ -20,15 +20,33 @@ export interface ChartPalette {
 export function chartPalette(colors: Record<string, string>): ChartPalette {
   const take = (name: string) => String(colors[name] ?? '#000000')
   return {
-    ink: take('ink'), ink2: take('ink-2'), ink3: take('ink-3'), line: take('line'), sheet: take('surface'), spruce: take('primary'),
-    inside: take('inside'), close: take('close'), outside: take('outside'), outsideWash: take('outside-wash'), notCovered: take('not-covered'), insideWash: take('inside-wash'), closeWash: take('close-wash'), track: take('track'),
+    ink: take('ink'),
+    ink2: take('ink-2'),
+    ink3: take('ink-3'),
+    line: take('line'),
+    sheet: take('surface'),
+    spruce: take('primary'),
+    inside: take('inside'),
+    close: take('close'),
+    outside: take('outside'),
+    outsideWash: take('outside-wash'),
+    notCovered: take('not-covered'),
+    insideWash: take('inside-wash'),
+    closeWash: take('close-wash'),
+    track: take('track'),
   }
 }
 
 /** Colour of a verdict. */
 export function verdictColour(palette: ChartPalette, state: string): string {
-  return state === 'inside' ? palette.inside : state === 'too-close' ? palette.close : state === 'outside' ? palette.outside : palette.notCovered
+  return state === 'inside'
+    ? palette.inside
+    : state === 'too-close'
+      ? palette.close
+      : state === 'outside'
+        ? palette.outside
+        : palette.notCovered
 }
 
-export const FACE = '\'Atkinson Hyperlegible Next\', \'Meter Signs\', sans-serif'
-export const FIGURES = '\'Atkinson Hyperlegible Mono\', \'Meter Signs\', monospace'
+export const FACE = "'Atkinson Hyperlegible Next', 'Meter Signs', sans-serif"
+export const FIGURES = "'Atkinson Hyperlegible Mono', 'Meter Signs', monospace"

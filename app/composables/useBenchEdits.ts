@@ -1,13 +1,29 @@
 import type { Reading } from '#core/review'
-import { type Calibration, type Chain, type Instrument, libraryPart, newChain, newPart, newPowerMeter, newReceiver, newSpectrumAnalyser, type Part, type PartKind, standingCalibration } from '#core/chain'
+import {
+  type Calibration,
+  type Chain,
+  type Instrument,
+  libraryPart,
+  newChain,
+  newPart,
+  newPowerMeter,
+  newReceiver,
+  newSpectrumAnalyser,
+  type Part,
+  type PartKind,
+  standingCalibration,
+} from '#core/chain'
 
-/** Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves its figures. */
+/**
+ * Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves
+ * its figures.
+ */
 export function useBenchEdits() {
   const store = useReviewStore()
   const ui = useUiStore()
 
   function changeChain(chainId: string, label: string, recipe: (draft: Chain) => void): void {
-    store.change(label, (draft) => {
+    store.change(label, draft => {
       const chain = draft.chains.find(({ id }) => id === chainId)
       if (!chain) return
       recipe(chain)
@@ -23,9 +39,15 @@ export function useBenchEdits() {
 
   function duplicateChain(chain: Chain): string {
     const id = crypto.randomUUID()
-    store.change(`a copy of ${chain.name}`, (draft) => {
+    store.change(`a copy of ${chain.name}`, draft => {
       const copy = JSON.parse(JSON.stringify(chain)) as Chain
-      draft.chains.push({ ...copy, id, name: `${chain.name}, copy`, revision: 1, parts: copy.parts.map(part => ({ ...part, id: crypto.randomUUID() })) })
+      draft.chains.push({
+        ...copy,
+        id,
+        name: `${chain.name}, copy`,
+        revision: 1,
+        parts: copy.parts.map(part => ({ ...part, id: crypto.randomUUID() })),
+      })
     })
     return id
   }
@@ -37,10 +59,14 @@ export function useBenchEdits() {
   function removeChain(chain: Chain): boolean {
     const resting = readingsOn(chain.id)
     if (resting > 0) {
-      ui.say(`${resting} readings were taken through “${chain.name}” and cannot be put right without it. It stays.`)
+      ui.say(
+        `${resting} readings were taken through “${chain.name}” and cannot be put right without it. It stays.`,
+      )
       return false
     }
-    return store.change(`the chain ${chain.name} removed`, (draft) => { draft.chains = draft.chains.filter(({ id }) => id !== chain.id) })
+    return store.change(`the chain ${chain.name} removed`, draft => {
+      draft.chains = draft.chains.filter(({ id }) => id !== chain.id)
+    })
   }
 
   function addPart(chainId: string, kind: PartKind): string {
@@ -51,13 +77,20 @@ export function useBenchEdits() {
 
   function addLibraryPart(chainId: string, libraryId: string): string {
     const id = crypto.randomUUID()
-    changeChain(chainId, 'a part from the library', draft => void draft.parts.push(libraryPart(libraryId, id)))
+    changeChain(
+      chainId,
+      'a part from the library',
+      draft => void draft.parts.push(libraryPart(libraryId, id)),
+    )
     return id
   }
 
-  /** Keeps a measured path and makes it the part’s loss from now on. Readings taken before stay with the loss they were taken with. */
+  /**
+   * Keeps a measured path and makes it the part’s loss from now on. Readings taken before stay with the loss
+   * they were taken with.
+   */
   function keepCalibration(chainId: string, calibration: Calibration): void {
-    store.change(`the path of ${calibration.partName} measured`, (draft) => {
+    store.change(`the path of ${calibration.partName} measured`, draft => {
       draft.calibrations.push(calibration)
       const chain = draft.chains.find(({ id }) => id === chainId)
       const part = chain?.parts.find(({ id }) => id === calibration.partId)
@@ -71,21 +104,37 @@ export function useBenchEdits() {
   function readingsOnOther(chain: Chain, part: Part): Reading[] {
     const review = store.review
     if (!review) return []
-    return review.readings.filter(reading => reading.chainId === chain.id && standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps) !== part.calibrationId)
+    return review.readings.filter(
+      reading =>
+        reading.chainId === chain.id &&
+        standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps) !==
+          part.calibrationId,
+    )
   }
 
   /** Judges them by the loss that stands now, because the reviewer asked. */
   function rejudge(chain: Chain, part: Part): void {
     const review = store.review
     if (!review) return
-    const froms = new Set(readingsOnOther(chain, part).map(reading => standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps)))
-    store.change(`readings judged by the loss of ${part.name} as it stands now`, (draft) => {
-      for (const fromId of froms) draft.calibrationSwaps.push({ id: crypto.randomUUID(), at: new Date().toISOString(), partId: part.id, fromId, toId: part.calibrationId })
+    const froms = new Set(
+      readingsOnOther(chain, part).map(reading =>
+        standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps),
+      ),
+    )
+    store.change(`readings judged by the loss of ${part.name} as it stands now`, draft => {
+      for (const fromId of froms)
+        draft.calibrationSwaps.push({
+          id: crypto.randomUUID(),
+          at: new Date().toISOString(),
+          partId: part.id,
+          fromId,
+          toId: part.calibrationId,
+        })
     })
   }
 
   function changePart(chainId: string, partId: string, label: string, recipe: (draft: Part) => void): void {
-    changeChain(chainId, label, (draft) => {
+    changeChain(chainId, label, draft => {
       const part = draft.parts.find(({ id }) => id === partId)
       if (part) recipe(part)
     })
@@ -93,7 +142,7 @@ export function useBenchEdits() {
 
   function duplicatePart(chainId: string, part: Part): string {
     const id = crypto.randomUUID()
-    changeChain(chainId, `a copy of ${part.name}`, (draft) => {
+    changeChain(chainId, `a copy of ${part.name}`, draft => {
       const at = draft.parts.findIndex(other => other.id === part.id)
       draft.parts.splice(at + 1, 0, { ...(JSON.parse(JSON.stringify(part)) as Part), id })
     })
@@ -101,11 +150,13 @@ export function useBenchEdits() {
   }
 
   function removePart(chainId: string, part: Part): void {
-    changeChain(chainId, `${part.name} removed`, (draft) => { draft.parts = draft.parts.filter(({ id }) => id !== part.id) })
+    changeChain(chainId, `${part.name} removed`, draft => {
+      draft.parts = draft.parts.filter(({ id }) => id !== part.id)
+    })
   }
 
   function movePart(chainId: string, partId: string, to: number): void {
-    changeChain(chainId, 'a part moved', (draft) => {
+    changeChain(chainId, 'a part moved', draft => {
       const from = draft.parts.findIndex(({ id }) => id === partId)
       const [part] = draft.parts.splice(from, 1)
       if (part) draft.parts.splice(to, 0, part)
@@ -114,12 +165,22 @@ export function useBenchEdits() {
 
   function addInstrument(kind: Instrument['kind']): string {
     const id = crypto.randomUUID()
-    store.change('an instrument added', draft => void draft.instruments.push(kind === 'power-meter' ? newPowerMeter(id) : kind === 'receiver' ? newReceiver(id) : newSpectrumAnalyser(id)))
+    store.change(
+      'an instrument added',
+      draft =>
+        void draft.instruments.push(
+          kind === 'power-meter'
+            ? newPowerMeter(id)
+            : kind === 'receiver'
+              ? newReceiver(id)
+              : newSpectrumAnalyser(id),
+        ),
+    )
     return id
   }
 
   function changeInstrument(instrumentId: string, label: string, recipe: (draft: Instrument) => void): void {
-    store.change(label, (draft) => {
+    store.change(label, draft => {
       const instrument = draft.instruments.find(({ id }) => id === instrumentId)
       if (!instrument) return
       recipe(instrument)
@@ -129,18 +190,49 @@ export function useBenchEdits() {
 
   function duplicateInstrument(instrument: Instrument): string {
     const id = crypto.randomUUID()
-    store.change(`a copy of ${instrument.name}`, draft => void draft.instruments.push({ ...(JSON.parse(JSON.stringify(instrument)) as Instrument), id, name: `${instrument.name}, copy` }))
+    store.change(
+      `a copy of ${instrument.name}`,
+      draft =>
+        void draft.instruments.push({
+          ...(JSON.parse(JSON.stringify(instrument)) as Instrument),
+          id,
+          name: `${instrument.name}, copy`,
+        }),
+    )
     return id
   }
 
   function removeInstrument(instrument: Instrument): boolean {
     const users = store.review?.chains.filter(chain => chain.instrumentId === instrument.id) ?? []
     if (users.length > 0) {
-      ui.say(`“${instrument.name}” ends the chain “${users[0]!.name}”. Give that chain another instrument first.`)
+      ui.say(
+        `“${instrument.name}” ends the chain “${users[0]!.name}”. Give that chain another instrument first.`,
+      )
       return false
     }
-    return store.change(`${instrument.name} removed`, (draft) => { draft.instruments = draft.instruments.filter(({ id }) => id !== instrument.id) })
+    return store.change(`${instrument.name} removed`, draft => {
+      draft.instruments = draft.instruments.filter(({ id }) => id !== instrument.id)
+    })
   }
 
-  return { addLibraryPart, keepCalibration, readingsOnOther, rejudge, changeChain, addChain, duplicateChain, readingsOn, removeChain, addPart, changePart, duplicatePart, removePart, movePart, addInstrument, changeInstrument, duplicateInstrument, removeInstrument }
+  return {
+    addLibraryPart,
+    keepCalibration,
+    readingsOnOther,
+    rejudge,
+    changeChain,
+    addChain,
+    duplicateChain,
+    readingsOn,
+    removeChain,
+    addPart,
+    changePart,
+    duplicatePart,
+    removePart,
+    movePart,
+    addInstrument,
+    changeInstrument,
+    duplicateInstrument,
+    removeInstrument,
+  }
 }

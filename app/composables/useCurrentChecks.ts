@@ -1,7 +1,10 @@
 import type { BenchCheck } from '#core/chain'
 import { stationById, stations, type Step } from '#core/station'
 
-/** The bench checks that matter where we stand: of the step in hand on a station, of the worst chain elsewhere. */
+/**
+ * The bench checks that matter where we stand: of the step in hand on a station, of the worst chain
+ * elsewhere.
+ */
 export function useCurrentChecks() {
   const route = useRoute()
   const store = useReviewStore()
@@ -29,8 +32,11 @@ export function useCurrentChecks() {
 }
 
 /** The first step with a reading still open; undefined when all are in. */
-export function firstOpen(steps: readonly Step[], context: NonNullable<ReturnType<typeof useReviewStore>['context']>): Step | undefined {
-  return steps.find((step) => {
+export function firstOpen(
+  steps: readonly Step[],
+  context: NonNullable<ReturnType<typeof useReviewStore>['context']>,
+): Step | undefined {
+  return steps.find(step => {
     const { progress } = stationById(step.stationId).evaluate(step, context)
     return progress.read < progress.possible
   })

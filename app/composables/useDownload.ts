@@ -12,5 +12,12 @@ export function downloadFile(name: string, content: Blob): void {
 
 /** A file name from a title: letters, digits and hyphens. */
 export function fileNameFrom(title: string): string {
-  return title.normalize('NFKD').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').toLowerCase().slice(0, 60) || 'review'
+  return (
+    title
+      .normalize('NFKD')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, '')
+      .toLowerCase()
+      .slice(0, 60) || 'review'
+  )
 }

@@ -11,15 +11,29 @@ const EVERY_MS = 1000
 export function useHeatLamps(step: Readonly<Ref<Step | null>>) {
   const store = useReviewStore()
   const now = ref(Date.now())
-  useIntervalFn(() => { now.value = Date.now() }, EVERY_MS)
+  useIntervalFn(() => {
+    now.value = Date.now()
+  }, EVERY_MS)
 
   return computed<HeaderLamp[]>(() => {
     const place = step.value
     const context = store.context
     if (!place || !context || context.review.keyDowns.length === 0) return []
     const { powerW } = powerToExpect(place.set, place.claim)
-    return heatNow({ set: place.set, chainId: place.chainId, frequencyHz: place.channel.frequencyHz, powerW, now: now.value }, context)
+    return heatNow(
+      {
+        set: place.set,
+        chainId: place.chainId,
+        frequencyHz: place.channel.frequencyHz,
+        powerW,
+        now: now.value,
+      },
+      context,
+    )
       .filter(({ share }) => share >= WARM)
-      .map(({ name, share, leftS }) => ({ text: `${name === 'radio' ? 'Radio' : name} ${Math.round(100 * Math.min(9.99, share))} % warm${leftS < 1 ? ': let it rest' : ''}`, severity: leftS < 1 ? 'danger' as const : 'caution' as const }))
+      .map(({ name, share, leftS }) => ({
+        text: `${name === 'radio' ? 'Radio' : name} ${Math.round(100 * Math.min(9.99, share))} % warm${leftS < 1 ? ': let it rest' : ''}`,
+        severity: leftS < 1 ? ('danger' as const) : ('caution' as const),
+      }))
   })
 }

@@ -8,13 +8,18 @@ let wentAt = -Infinity
 
 /** Binds keys while the component lives. Plain keys are silent while the person types, and right after G. */
 export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>): void {
-  const guarded: KeyBindingMap = Object.fromEntries(Object.entries(bindings).map(([keys, run]) => [keys, (event: KeyboardEvent) => {
-    if (isTyping(event) && !keys.includes('$mod')) return
-    const sequence = keys.includes(' ')
-    if (!sequence && event.timeStamp - wentAt < GO_MS && /^[a-z]$/i.test(keys)) return
-    if (sequence) wentAt = -Infinity
-    run(event)
-  }]))
+  const guarded: KeyBindingMap = Object.fromEntries(
+    Object.entries(bindings).map(([keys, run]) => [
+      keys,
+      (event: KeyboardEvent) => {
+        if (isTyping(event) && !keys.includes('$mod')) return
+        const sequence = keys.includes(' ')
+        if (!sequence && event.timeStamp - wentAt < GO_MS && /^[a-z]$/i.test(keys)) return
+        if (sequence) wentAt = -Infinity
+        run(event)
+      },
+    ]),
+  )
   onMounted(() => {
     const stop = tinykeys(window, guarded)
     window.addEventListener('keydown', noteGo, true)
@@ -26,5 +31,6 @@ export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>
 }
 
 function noteGo(event: KeyboardEvent): void {
-  if (event.key.toLowerCase() === 'g' && !event.ctrlKey && !event.metaKey && !isTyping(event)) wentAt = event.timeStamp
+  if (event.key.toLowerCase() === 'g' && !event.ctrlKey && !event.metaKey && !isTyping(event))
+    wentAt = event.timeStamp
 }

@@ -1,8 +1,21 @@
 import { CoreError } from '#core/errors'
-import { copyRulebook, MAX_RULEBOOK_LENGTH, readRulebookFile, type Rulebook, rulebookById, rulebooks, validateRulebook, writeRulebookFile, yardsticks } from '#core/rules'
+import {
+  copyRulebook,
+  MAX_RULEBOOK_LENGTH,
+  readRulebookFile,
+  type Rulebook,
+  rulebookById,
+  rulebooks,
+  validateRulebook,
+  writeRulebookFile,
+  yardsticks,
+} from '#core/rules'
 import { downloadFile, fileNameFrom } from './useDownload'
 
-/** The reviewer's own rulebooks: copied, changed, brought in, taken away. Every change is held against the schema before it is kept. */
+/**
+ * The reviewer's own rulebooks: copied, changed, brought in, taken away. Every change is held against the
+ * schema before it is kept.
+ */
 export function useOwnRulebooks() {
   const store = useReviewStore()
   const ui = useUiStore()
@@ -24,12 +37,11 @@ export function useOwnRulebooks() {
     recipe(next)
     try {
       const valid = validateRulebook(next)
-      store.change(label, (draft) => {
+      store.change(label, draft => {
         draft.ownRulebooks = draft.ownRulebooks.map(book => (book.id === id ? valid : book))
       })
       return null
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof CoreError) return error.message
       throw error
     }
@@ -38,29 +50,43 @@ export function useOwnRulebooks() {
   function remove(book: Rulebook): void {
     const review = store.review
     if (!review) return
-    const judged = [...review.settings.rulebookIds, review.settings.yardstickId, ...review.sets.flatMap(set => set.bands.flatMap(band => band.rulebookIds ?? []))].includes(book.id)
+    const judged = [
+      ...review.settings.rulebookIds,
+      review.settings.yardstickId,
+      ...review.sets.flatMap(set => set.bands.flatMap(band => band.rulebookIds ?? [])),
+    ].includes(book.id)
     if (judged) {
       ui.say(`Something is judged by “${book.title}”. Choose another rulebook there first; it stays.`)
       return
     }
-    store.change(`the rulebook ${book.title} removed`, (draft) => { draft.ownRulebooks = draft.ownRulebooks.filter(({ id }) => id !== book.id) })
+    store.change(`the rulebook ${book.title} removed`, draft => {
+      draft.ownRulebooks = draft.ownRulebooks.filter(({ id }) => id !== book.id)
+    })
   }
 
   function takeAway(book: Rulebook): void {
-    downloadFile(`${fileNameFrom(book.title)}.rulebook.json`, new Blob([writeRulebookFile(book)], { type: 'application/json' }))
+    downloadFile(
+      `${fileNameFrom(book.title)}.rulebook.json`,
+      new Blob([writeRulebookFile(book)], { type: 'application/json' }),
+    )
   }
 
   async function bringIn(file: File | undefined): Promise<void> {
     if (!file) return
     try {
-      if (file.size > 2 * MAX_RULEBOOK_LENGTH) throw new CoreError('too-large', `“${file.name}” is larger than any rulebook. Nothing was changed.`, { fileName: file.name, got: file.size, max: MAX_RULEBOOK_LENGTH, unit: 'bytes' })
+      if (file.size > 2 * MAX_RULEBOOK_LENGTH)
+        throw new CoreError('too-large', `“${file.name}” is larger than any rulebook. Nothing was changed.`, {
+          fileName: file.name,
+          got: file.size,
+          max: MAX_RULEBOOK_LENGTH,
+          unit: 'bytes',
+        })
       const book = readRulebookFile(await file.text(), file.name)
       const taken = all.value.some(({ id }) => id === book.id)
       const kept = taken ? { ...book, id: `own-${crypto.randomUUID().slice(0, 8)}` } : book
       store.change(`the rulebook ${book.title} brought in`, draft => void draft.ownRulebooks.push(kept))
       ui.say(`“${book.title}” is here, as your own. Tick it to judge by it.`)
-    }
-    catch (error) {
+    } catch (error) {
       ui.sayProblem(error)
     }
   }

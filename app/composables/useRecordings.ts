@@ -1,4 +1,11 @@
-import { type SamplePart, samplesOfPart, sizeFor, type SpectrumCurve, windowFacts, type RecordingAnalysis } from '#core/signal'
+import {
+  type SamplePart,
+  samplesOfPart,
+  sizeFor,
+  type SpectrumCurve,
+  windowFacts,
+  type RecordingAnalysis,
+} from '#core/signal'
 import type { Step } from '#core/station'
 import type { RecordingLook } from '~/workers/recording.worker'
 
@@ -28,7 +35,10 @@ const COLUMNS = 240
 const ROWS = 96
 const CHANNEL_HALF_HZ = 15_000
 
-/** Takes recordings from button or drop, looks at them, analyses one in the workers with progress and cancel, and holds what was found until it is kept. */
+/**
+ * Takes recordings from button or drop, looks at them, analyses one in the workers with progress and cancel,
+ * and holds what was found until it is kept.
+ */
 export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: Step) => RecordingNeeds) {
   const ui = useUiStore()
   const files = shallowRef<File[]>([])
@@ -47,23 +57,37 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     try {
       const { lookAtRecordings } = await import('~/workers/recordingWorkers')
       const found = await lookAtRecordings(picked)
-      if (found.length === 0) throw new Error('None of these files is a recording known here. Known: WAV, and SigMF as two files or an archive. Nothing was brought in.')
+      if (found.length === 0)
+        throw new Error(
+          'None of these files is a recording known here. Known: WAV, and SigMF as two files or an archive. Nothing was brought in.',
+        )
       files.value = picked
       looks.value = found
       choose(0)
       await analyse()
-    }
-    catch (error) {
+    } catch (error) {
       ui.sayProblem(error)
     }
   }
 
   function choose(index: number): void {
     const look = looks.value[index]!
-    setup.value = { index, as: look.mayBeIq ? 'iq' : 'audio', channel: 0, fromS: null, toS: null, sampleRateHz: look.sampleRateHz, centreHz: look.centreHz, shiftHz: shiftFor(look.centreHz, look.sampleRateHz) }
+    setup.value = {
+      index,
+      as: look.mayBeIq ? 'iq' : 'audio',
+      channel: 0,
+      fromS: null,
+      toS: null,
+      sampleRateHz: look.sampleRateHz,
+      centreHz: look.centreHz,
+      shiftHz: shiftFor(look.centreHz, look.sampleRateHz),
+    }
   }
 
-  /** The channel of the step where the recording says where it stands and the channel lies inside; else the strongest signal. */
+  /**
+   * The channel of the step where the recording says where it stands and the channel lies inside; else the
+   * strongest signal.
+   */
   function shiftFor(centreHz: number | null, sampleRateHz: number): number | null {
     const wanted = step.value?.channel.frequencyHz
     if (centreHz === null || wanted === undefined) return null
@@ -82,22 +106,39 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     const want = needs(place)
     const choice = choiceOf(chosen)
     try {
-      const sampleCount = samplesOfPart({ sampleCount: look.sampleCount, sampleRateHz: chosen.sampleRateHz }, chosen).count
+      const sampleCount = samplesOfPart(
+        { sampleCount: look.sampleCount, sampleRateHz: chosen.sampleRateHz },
+        chosen,
+      ).count
       const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
       const plain = toRaw(files.value)
-      const shiftHz = chosen.shiftHz ?? await strongestIn(plain, choice) ?? 0
-      const size = sizeFor(chosen.sampleRateHz, { resolutionHz: want.resolutionHz, enbwBins: windowFacts(WINDOW).enbwBins, sampleCount })
+      const shiftHz = chosen.shiftHz ?? (await strongestIn(plain, choice)) ?? 0
+      const size = sizeFor(chosen.sampleRateHz, {
+        resolutionHz: want.resolutionHz,
+        enbwBins: windowFacts(WINDOW).enbwBins,
+        sampleCount,
+      })
       const found = await analyseRecording({
-        files: plain, choice, sampleCount,
-        settings: { size, window: WINDOW, fmShiftHz: want.deviation && chosen.as === 'iq' ? shiftHz : null, channelHalfHz: CHANNEL_HALF_HZ, columns: COLUMNS, rows: ROWS },
+        files: plain,
+        choice,
+        sampleCount,
+        settings: {
+          size,
+          window: WINDOW,
+          fmShiftHz: want.deviation && chosen.as === 'iq' ? shiftHz : null,
+          channelHalfHz: CHANNEL_HALF_HZ,
+          columns: COLUMNS,
+          rows: ROWS,
+        },
         wanted: { channelSpacingHz: want.channelSpacingHz, carrierHz: shiftHz, twoTone: want.twoTone },
-        onProgress: (share) => { if (mine === run) progress.value = share },
+        onProgress: share => {
+          if (mine === run) progress.value = share
+        },
       })
       if (mine !== run) return
       analysis.value = found
       taken.value = chosen
-    }
-    catch (error) {
+    } catch (error) {
       if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
     }
     if (mine === run) progress.value = null
@@ -112,20 +153,35 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     progress.value = 0
     try {
       const { zoomInto } = await import('~/workers/recordingWorkers')
-      const curve = await zoomInto(toRaw(files.value), choiceOf(chosen), { middleHz: found.carrierHz ?? 0, widthHz }, (share) => { if (mine === run) progress.value = share })
+      const curve = await zoomInto(
+        toRaw(files.value),
+        choiceOf(chosen),
+        { middleHz: found.carrierHz ?? 0, widthHz },
+        share => {
+          if (mine === run) progress.value = share
+        },
+      )
       return mine === run ? curve : null
-    }
-    catch (error) {
+    } catch (error) {
       if (mine === run) problem.value = error instanceof Error ? error.message : String(error)
       return null
-    }
-    finally {
+    } finally {
       if (mine === run) progress.value = null
     }
   }
 
   function choiceOf(chosen: RecordingSetup) {
-    return { index: chosen.index, use: chosen.as === 'iq' ? { kind: 'iq' as const, pair: chosen.channel } : { kind: 'audio' as const, channel: chosen.channel }, sampleRateHz: chosen.sampleRateHz, centreHz: chosen.centreHz, fromS: chosen.fromS, toS: chosen.toS }
+    return {
+      index: chosen.index,
+      use:
+        chosen.as === 'iq'
+          ? { kind: 'iq' as const, pair: chosen.channel }
+          : { kind: 'audio' as const, channel: chosen.channel },
+      sampleRateHz: chosen.sampleRateHz,
+      centreHz: chosen.centreHz,
+      fromS: chosen.fromS,
+      toS: chosen.toS,
+    }
   }
 
   /** Stops the analysis at once; the workers are let go. */
@@ -140,7 +196,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
   /** SHA-256 of the file that holds the samples; empty where it could not be read. */
   async function evidence(): Promise<string> {
     const look = setup.value && looks.value[setup.value.index]
-    const file = look && (files.value.find(({ name }) => name === look.fileName))
+    const file = look && files.value.find(({ name }) => name === look.fileName)
     if (!file) return ''
     const { hashOf } = await import('~/workers/recordingWorkers')
     sha256.value = await hashOf(file)
@@ -159,7 +215,22 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     sha256.value = ''
   }
 
-  return { files, looks, setup, analysis, taken, progress, problem, bringIn, choose, analyse, lookCloser, cancel, evidence, drop }
+  return {
+    files,
+    looks,
+    setup,
+    analysis,
+    taken,
+    progress,
+    problem,
+    bringIn,
+    choose,
+    analyse,
+    lookCloser,
+    cancel,
+    evidence,
+    drop,
+  }
 }
 
 export type Recordings = ReturnType<typeof useRecordings>

@@ -9,12 +9,21 @@ export function useReviewRoute() {
 
   const reviewId = computed(() => String(route.params.reviewId ?? ''))
   const sets = computed(() => store.review?.sets ?? [])
-  const set = computed<RadioSet | null>(() => sets.value.find(({ id }) => id === route.query.set) ?? sets.value[0] ?? null)
+  const set = computed<RadioSet | null>(
+    () => sets.value.find(({ id }) => id === route.query.set) ?? sets.value[0] ?? null,
+  )
   const stepId = computed(() => (typeof route.query.step === 'string' ? route.query.step : null))
 
   function placeTo(place: PlaceId, query: { set?: string; step?: string; slot?: string } = {}) {
     const setId = query.set ?? set.value?.id
-    return { path: `/review/${reviewId.value}/${place}`, query: { ...(setId ? { set: setId } : {}), ...(query.step ? { step: query.step } : {}), ...(query.slot ? { slot: query.slot } : {}) } }
+    return {
+      path: `/review/${reviewId.value}/${place}`,
+      query: {
+        ...(setId ? { set: setId } : {}),
+        ...(query.step ? { step: query.step } : {}),
+        ...(query.slot ? { slot: query.slot } : {}),
+      },
+    }
   }
 
   function go(place: PlaceId, query: { set?: string; step?: string; slot?: string } = {}): Promise<unknown> {

@@ -1,6 +1,13 @@
 import { pinsOf } from '#core/chain'
 import { type LevelRead, type LevelUnit } from '#core/quantity'
-import { type FigureReading, type FigureUnit, readingHistory, type Reading, type ReadingDoubt, type ReadingSource } from '#core/review'
+import {
+  type FigureReading,
+  type FigureUnit,
+  readingHistory,
+  type Reading,
+  type ReadingDoubt,
+  type ReadingSource,
+} from '#core/review'
 import { readWith, stationById, stationContext, type Step, type StationId } from '#core/station'
 import { firstOpen } from './useCurrentChecks'
 
@@ -65,11 +72,24 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     const reading = draft.value && step.value && toReading(step.value, draft.value, 'draft')
     const figure = draftFigure.value && step.value && toFigure(step.value, draftFigure.value, 'draft')
     if (!reading && !figure) return store.context
-    return stationContext({ ...review, readings: reading ? [...review.readings, reading] : review.readings, figures: figure ? [...review.figures, figure] : review.figures }, store.shared)
+    return stationContext(
+      {
+        ...review,
+        readings: reading ? [...review.readings, reading] : review.readings,
+        figures: figure ? [...review.figures, figure] : review.figures,
+      },
+      store.shared,
+    )
   })
-  const result = computed(() => (step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null))
-  const results = computed(() => (shownContext.value ? steps.value.map(one => station.evaluate(one, shownContext.value!)) : []))
-  const checks = computed(() => (step.value && store.context ? station.checks(step.value, store.context) : []))
+  const result = computed(() =>
+    step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null,
+  )
+  const results = computed(() =>
+    shownContext.value ? steps.value.map(one => station.evaluate(one, shownContext.value!)) : [],
+  )
+  const checks = computed(() =>
+    step.value && store.context ? station.checks(step.value, store.context) : [],
+  )
   const unsafe = computed(() => checks.value.some(({ severity }) => severity === 'danger'))
   const bareUnit = computed<LevelUnit>(() => (step.value ? bareUnitFor(step.value) : 'dBm'))
   const instrument = computed(() => {
@@ -81,9 +101,21 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     const chain = store.context?.chain(place.chainId)
     if (!chain || !store.review) return null
     return {
-      ...takenNow(place, input, id), text: input.text, value: input.read.value, unit: input.read.unit,
-      levelDbm: input.read.levelDbm, resolutionDb: input.read.resolutionDb, isUpperBound: input.read.isUpperBound, frequencyHz: input.frequencyHz,
-      traceFloorDbm: input.traceFloorDbm ?? null, doubt: input.doubt ?? null, instrumentId: chain.instrumentId, chainId: chain.id, chainRevision: chain.revision, calibrationIds: pinsOf(chain), repeatsDbm: input.read.repeatsDbm,
+      ...takenNow(place, input, id),
+      text: input.text,
+      value: input.read.value,
+      unit: input.read.unit,
+      levelDbm: input.read.levelDbm,
+      resolutionDb: input.read.resolutionDb,
+      isUpperBound: input.read.isUpperBound,
+      frequencyHz: input.frequencyHz,
+      traceFloorDbm: input.traceFloorDbm ?? null,
+      doubt: input.doubt ?? null,
+      instrumentId: chain.instrumentId,
+      chainId: chain.id,
+      chainRevision: chain.revision,
+      calibrationIds: pinsOf(chain),
+      repeatsDbm: input.read.repeatsDbm,
     }
   }
 
@@ -91,7 +123,12 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     if (!store.review || !store.context) return null
     const { slotId: _slot, source: _source, ...seen } = input
     return {
-      ...takenNow(place, input, id), isUpperBound: false, standardUncertainty: 0, noiseAdds: 0, method: '', ...seen,
+      ...takenNow(place, input, id),
+      isUpperBound: false,
+      standardUncertainty: 0,
+      noiseAdds: 0,
+      method: '',
+      ...seen,
       ...readWith(place, input.unit, store.context),
     }
   }
@@ -99,10 +136,21 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
   /** Where it belongs and under what it is taken: set, step, supply, temperature, who, when. */
   function takenNow(place: Step, input: { slotId: string; source?: ReadingSource }, id: string) {
     const review = store.review!
-    const before = readingHistory(review, { setId: place.set.id, stepId: place.id, slot: input.slotId }).at(-1)
+    const before = readingHistory(review, { setId: place.set.id, stepId: place.id, slot: input.slotId }).at(
+      -1,
+    )
     return {
-      id, setId: place.set.id, stationId, stepId: place.id, slot: input.slotId, supply: place.set.supplyNow, ambientC: review.settings.ambientC, who: review.reviewer, at: new Date().toISOString(),
-      source: input.source ?? { kind: 'typed' as const }, supersedes: before?.id ?? null,
+      id,
+      setId: place.set.id,
+      stationId,
+      stepId: place.id,
+      slot: input.slotId,
+      supply: place.set.supplyNow,
+      ambientC: review.settings.ambientC,
+      who: review.reviewer,
+      at: new Date().toISOString(),
+      source: input.source ?? { kind: 'typed' as const },
+      supersedes: before?.id ?? null,
     }
   }
 
@@ -113,19 +161,27 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
   }
 
   /** Keeps readings of the step in hand as one undoable change. */
-  function keep(inputs: ReadingInput[], label: string, alongside?: (draft: NonNullable<typeof store.review>) => void): boolean {
+  function keep(
+    inputs: ReadingInput[],
+    label: string,
+    alongside?: (draft: NonNullable<typeof store.review>) => void,
+  ): boolean {
     return keepAll({ levels: inputs }, label, alongside)
   }
 
   /** Keeps levels and figures of the step in hand as one undoable change. */
-  function keepAll({ levels = [], figures = [] }: Kept, label: string, alongside?: (draft: NonNullable<typeof store.review>) => void): boolean {
+  function keepAll(
+    { levels = [], figures = [] }: Kept,
+    label: string,
+    alongside?: (draft: NonNullable<typeof store.review>) => void,
+  ): boolean {
     const place = step.value
     if (!place) return false
     const readings = levels.flatMap(input => toReading(place, input, crypto.randomUUID()) ?? [])
     const stated = figures.flatMap(input => toFigure(place, input, crypto.randomUUID()) ?? [])
     draft.value = null
     draftFigure.value = null
-    return store.change(label, (review) => {
+    return store.change(label, review => {
       review.readings.push(...readings)
       review.figures.push(...stated)
       alongside?.(review)
@@ -146,7 +202,29 @@ export function useStationRun(stationId: StationId, bareUnitFor: (step: Step) =>
     return true
   }
 
-  return { stationId, station, set, steps, step, stepIndex, draft, draftFigure, show, keepAll, result, results, checks, unsafe, bareUnit, instrument, shownContext, keep, toStep, toNextOpen, chooseStep }
+  return {
+    stationId,
+    station,
+    set,
+    steps,
+    step,
+    stepIndex,
+    draft,
+    draftFigure,
+    show,
+    keepAll,
+    result,
+    results,
+    checks,
+    unsafe,
+    bareUnit,
+    instrument,
+    shownContext,
+    keep,
+    toStep,
+    toNextOpen,
+    chooseStep,
+  }
 }
 
 export type StationRun = ReturnType<typeof useStationRun>

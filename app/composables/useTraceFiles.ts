@@ -15,7 +15,9 @@ export function useTraceFiles() {
     if (!picked) return
     last = picked
     if (picked.size > MAX_TRACE_BYTES) {
-      ui.sayProblem(`“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`)
+      ui.sayProblem(
+        `“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`,
+      )
       return
     }
     busy.value = true
@@ -23,8 +25,7 @@ export function useTraceFiles() {
       const bytes = await picked.arrayBuffer()
       file.value = await askTraceWorker(worker => worker.read(bytes, picked.name, levelColumn))
       fileName.value = picked.name
-    }
-    catch (error) {
+    } catch (error) {
       ui.sayProblem(error)
     }
     busy.value = false

@@ -20,8 +20,7 @@ onMounted(async () => {
   try {
     if (config.demo) await shelf.putDemoOnce()
     await shelf.refresh()
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
 })
@@ -32,8 +31,7 @@ async function start(): Promise<void> {
   try {
     const id = await shelf.start(name)
     await router.push(`/review/${id}/card`)
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
@@ -42,8 +40,7 @@ async function openDemo(): Promise<void> {
   try {
     const id = await shelf.putDemo()
     await router.push(`/review/${id}/findings`)
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
@@ -54,8 +51,7 @@ async function bringIn(file: File | undefined): Promise<void> {
     const bundle = await shelf.readFile(file)
     if (shelf.isOnShelf(bundle.review.id)) waiting.value = bundle
     else await put(bundle)
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
@@ -64,8 +60,7 @@ async function put(bundle: ReviewBundle): Promise<void> {
   try {
     await shelf.put(bundle)
     ui.say(`“${bundle.review.title}” is on the shelf.`)
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
   waiting.value = null
@@ -86,9 +81,14 @@ async function takeAway(head: ReviewHead): Promise<void> {
   try {
     const bundle = await shelf.bundleOf(head.id)
     const { writeReviewFile } = await import('#core/review')
-    if (bundle) downloadFile(`${fileNameFrom(head.title)}.review.json`, new Blob([writeReviewFile(bundle, { version: config.version, at: new Date().toISOString() })], { type: 'application/json' }))
-  }
-  catch (error) {
+    if (bundle)
+      downloadFile(
+        `${fileNameFrom(head.title)}.review.json`,
+        new Blob([writeReviewFile(bundle, { version: config.version, at: new Date().toISOString() })], {
+          type: 'application/json',
+        }),
+      )
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
@@ -102,39 +102,73 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
 </script>
 
 <template>
-  <div class="page" :class="{ dragging }" @dragover.prevent="dragging = true" @dragleave.self="dragging = false" @drop.prevent="dropped">
+  <div
+    class="page"
+    :class="{ dragging }"
+    @dragover.prevent="dragging = true"
+    @dragleave.self="dragging = false"
+    @drop.prevent="dropped"
+  >
     <AppHeader :crumbs="[{ text: 'Shelf' }]" />
     <main class="main">
       <div class="spread">
         <div>
           <h1>Shelf</h1>
-          <p class="quiet">Every review in this browser. Nothing leaves it unless you take it away as a file.</p>
+          <p class="quiet">
+            Every review in this browser. Nothing leaves it unless you take it away as a file.
+          </p>
         </div>
         <div class="row">
           <VBtn variant="text" to="/tools">Tools</VBtn>
           <VBtn variant="outlined" @click="filePicker?.click()">Bring in a review</VBtn>
-          <input ref="filePicker" type="file" accept=".json,application/json" class="only-read" tabindex="-1" aria-label="Review file" data-testid="review-file" @change="picked">
+          <input
+            ref="filePicker"
+            type="file"
+            accept=".json,application/json"
+            class="only-read"
+            tabindex="-1"
+            aria-label="Review file"
+            data-testid="review-file"
+            @change="picked"
+          />
         </div>
       </div>
 
       <form class="sheet start" @submit.prevent="start">
-        <VTextField v-model="title" label="What is the review about?" placeholder="Marshals’ handhelds for the spring race" :maxlength="200" />
+        <VTextField
+          v-model="title"
+          label="What is the review about?"
+          placeholder="Marshals’ handhelds for the spring race"
+          :maxlength="200"
+        />
         <VBtn type="submit" color="primary" :disabled="!title.trim()">Start a review</VBtn>
       </form>
 
       <ul v-if="shelf.heads.length" class="reviews">
         <li v-for="head in shelf.heads" :key="head.id" class="sheet review">
-          <NuxtLink :to="head.readingCount ? `/review/${head.id}/findings` : `/review/${head.id}/card`" class="open">
+          <NuxtLink
+            :to="head.readingCount ? `/review/${head.id}/findings` : `/review/${head.id}/card`"
+            class="open"
+          >
             <h2>{{ head.title }}</h2>
             <p class="quiet">{{ head.setNames.filter(Boolean).join(' · ') || 'No radio yet' }}</p>
           </NuxtLink>
           <div class="facts small quiet">
-            <span><span class="figure">{{ head.setNames.length }}</span> {{ head.setNames.length === 1 ? 'radio' : 'radios' }}</span>
-            <span><span class="figure">{{ head.readingCount }}</span> {{ head.readingCount === 1 ? 'reading' : 'readings' }}</span>
+            <span
+              ><span class="figure">{{ head.setNames.length }}</span>
+              {{ head.setNames.length === 1 ? 'radio' : 'radios' }}</span
+            >
+            <span
+              ><span class="figure">{{ head.readingCount }}</span>
+              {{ head.readingCount === 1 ? 'reading' : 'readings' }}</span
+            >
             <span>changed {{ changed(head) }}</span>
           </div>
           <VMenu>
-            <template #activator="{ props }"><VBtn icon variant="text" size="small" :aria-label="`More for ${head.title}`" v-bind="props"><VIcon :icon="mdiDotsVertical" /></VBtn></template>
+            <template #activator="{ props }"
+              ><VBtn icon variant="text" size="small" :aria-label="`More for ${head.title}`" v-bind="props"
+                ><VIcon :icon="mdiDotsVertical" /></VBtn
+            ></template>
             <VList density="compact">
               <VListItem title="Take away as a file" @click="takeAway(head)" />
               <VListItem title="Remove from the shelf" @click="toRemove = head" />
@@ -145,17 +179,30 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
 
       <section v-else-if="shelf.loaded" class="sheet empty" data-testid="empty-shelf">
         <h2>The shelf is empty</h2>
-        <p>Start a review above: name it, add a radio with what its maker claims, tell what is on your bench, and the run is planned for you. Or look at the demo review first; everything in it is invented.</p>
+        <p>
+          Start a review above: name it, add a radio with what its maker claims, tell what is on your bench,
+          and the run is planned for you. Or look at the demo review first; everything in it is invented.
+        </p>
         <div class="row"><VBtn variant="outlined" @click="openDemo">Open the demo review</VBtn></div>
       </section>
 
-      <p v-if="shelf.heads.length && !shelf.isOnShelf('demo-fell-race')" class="small quiet">The demo review is not on the shelf. <button type="button" class="link" @click="openDemo">Bring it back</button></p>
+      <p v-if="shelf.heads.length && !shelf.isOnShelf('demo-fell-race')" class="small quiet">
+        The demo review is not on the shelf.
+        <button type="button" class="link" @click="openDemo">Bring it back</button>
+      </p>
     </main>
 
-    <VDialog :model-value="waiting !== null" max-width="520" @update:model-value="value => !value && (waiting = null)">
+    <VDialog
+      :model-value="waiting !== null"
+      max-width="520"
+      @update:model-value="value => !value && (waiting = null)"
+    >
       <VCard class="dialog">
         <h2>This review is on the shelf already</h2>
-        <p>“{{ waiting?.review.title }}”, {{ waiting?.review.readings.length }} readings in the file. Keep both, or put the one from the file in place of the one here?</p>
+        <p>
+          “{{ waiting?.review.title }}”, {{ waiting?.review.readings.length }} readings in the file. Keep
+          both, or put the one from the file in place of the one here?
+        </p>
         <div class="row end">
           <VBtn variant="text" @click="waiting = null">Leave it</VBtn>
           <VBtn variant="outlined" @click="waiting && put(waiting)">Replace the one here</VBtn>
@@ -164,10 +211,17 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
       </VCard>
     </VDialog>
 
-    <VDialog :model-value="toRemove !== null" max-width="520" @update:model-value="value => !value && (toRemove = null)">
+    <VDialog
+      :model-value="toRemove !== null"
+      max-width="520"
+      @update:model-value="value => !value && (toRemove = null)"
+    >
       <VCard class="dialog">
         <h2>Remove “{{ toRemove?.title }}”?</h2>
-        <p>Its {{ toRemove?.readingCount }} readings and its traces go with it, for good. Take it away as a file first if you may want it again.</p>
+        <p>
+          Its {{ toRemove?.readingCount }} readings and its traces go with it, for good. Take it away as a
+          file first if you may want it again.
+        </p>
         <div class="row end">
           <VBtn variant="text" @click="toRemove = null">Keep it</VBtn>
           <VBtn variant="outlined" @click="toRemove && takeAway(toRemove)">Take away as a file</VBtn>
@@ -179,18 +233,78 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
 </template>
 
 <style scoped>
-.page { min-height: 100vh; }
-.main { max-width: 1000px; margin: 0 auto; padding: 24px 20px 60px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 18px; }
-.start { display: flex; gap: 12px; align-items: center; padding: 14px; flex-wrap: wrap; }
-.start > :first-child { flex: 1 1 260px; }
-.reviews { list-style: none; padding: 0; margin: 0; display: grid; gap: 10px; }
-.review { display: flex; align-items: center; gap: 16px; padding: 14px 10px 14px 18px; flex-wrap: wrap; }
-.open { flex: 1 1 320px; color: inherit; text-decoration: none; min-width: 0; overflow-wrap: anywhere; }
-.open:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
-.facts { display: flex; gap: 16px; flex-wrap: wrap; }
-.empty { padding: 28px; display: grid; gap: 12px; max-width: 640px; }
-.dialog { padding: 22px; display: grid; gap: 14px; }
-.end { justify-content: flex-end; }
-.link { color: var(--spruce); text-decoration: underline; }
-.dragging .main { outline: 2px dashed var(--spruce); outline-offset: -8px; border-radius: var(--radius); }
+.page {
+  min-height: 100vh;
+}
+.main {
+  max-width: 1000px;
+  margin: 0 auto;
+  padding: 24px 20px 60px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 18px;
+}
+.start {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 14px;
+  flex-wrap: wrap;
+}
+.start > :first-child {
+  flex: 1 1 260px;
+}
+.reviews {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 10px;
+}
+.review {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 14px 10px 14px 18px;
+  flex-wrap: wrap;
+}
+.open {
+  flex: 1 1 320px;
+  color: inherit;
+  text-decoration: none;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.open:hover h2 {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.facts {
+  display: flex;
+  gap: 16px;
+  flex-wrap: wrap;
+}
+.empty {
+  padding: 28px;
+  display: grid;
+  gap: 12px;
+  max-width: 640px;
+}
+.dialog {
+  padding: 22px;
+  display: grid;
+  gap: 14px;
+}
+.end {
+  justify-content: flex-end;
+}
+.link {
+  color: var(--spruce);
+  text-decoration: underline;
+}
+.dragging .main {
+  outline: 2px dashed var(--spruce);
+  outline-offset: -8px;
+  border-radius: var(--radius);
+}
 </style>

@@ -17,12 +17,14 @@ export interface ScaledPicture {
  * @throws Error in plain words when the file is no picture the browser can read.
  */
 export async function scalePicture(file: File): Promise<ScaledPicture> {
-  if (file.size > MOST_BYTES) throw new Error(`“${file.name}” has ${Math.round(file.size / 1e6)} MB; a picture may have 40 MB. It was not attached.`)
+  if (file.size > MOST_BYTES)
+    throw new Error(
+      `“${file.name}” has ${Math.round(file.size / 1e6)} MB; a picture may have 40 MB. It was not attached.`,
+    )
   let bitmap: ImageBitmap
   try {
     bitmap = await createImageBitmap(file)
-  }
-  catch {
+  } catch {
     throw new Error(`“${file.name}” is no picture this browser can read. Nothing was attached.`)
   }
   const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height))

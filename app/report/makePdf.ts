@@ -6,7 +6,13 @@ import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hy
 import type { ReportDocument } from '#core/report'
 import { pdfDefinition } from './pdfDefinition'
 
-const FILES = { 'regular.woff': regularUrl, 'bold.woff': boldUrl, 'mono.woff': monoUrl, 'signs.woff': signsUrl, 'greek.woff': greekUrl }
+const FILES = {
+  'regular.woff': regularUrl,
+  'bold.woff': boldUrl,
+  'mono.woff': monoUrl,
+  'signs.woff': signsUrl,
+  'greek.woff': greekUrl,
+}
 
 const one = (file: string) => ({ normal: file, bold: file, italics: file, bolditalics: file })
 
@@ -15,13 +21,18 @@ export async function makePdf(report: ReportDocument): Promise<Blob> {
   const { default: pdfMake } = await import('pdfmake/build/pdfmake')
   const fonts = Object.entries(FILES).map(async ([name, url]) => {
     const reply = await fetch(url)
-    if (!reply.ok) throw new Error('The fonts for the PDF could not be read. Reload the page and try again; nothing is lost.')
+    if (!reply.ok)
+      throw new Error(
+        'The fonts for the PDF could not be read. Reload the page and try again; nothing is lost.',
+      )
     return [name, base64(new Uint8Array(await reply.arrayBuffer()))] as const
   })
   pdfMake.addVirtualFileSystem(Object.fromEntries(await Promise.all(fonts)))
   pdfMake.addFonts({
     Next: { normal: 'regular.woff', bold: 'bold.woff', italics: 'regular.woff', bolditalics: 'bold.woff' },
-    Mono: one('mono.woff'), Signs: one('signs.woff'), Greek: one('greek.woff'),
+    Mono: one('mono.woff'),
+    Signs: one('signs.woff'),
+    Greek: one('greek.woff'),
   })
   return pdfMake.createPdf(pdfDefinition(report)).getBlob()
 }

@@ -12,7 +12,15 @@ export function pdfDefinition(report: ReportDocument): TDocumentDefinitions {
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
     defaultStyle: { font: 'Next', fontSize: 9, lineHeight: 1.18, color: '#17262B' },
-    footer: (page: number, pages: number) => ({ columns: [{ text: runs(report.footer) }, { text: `${page} of ${pages}`, alignment: 'right', width: 60 }], margin: [40, 14, 40, 0], fontSize: 7.5, color: '#4C5C5C' }),
+    footer: (page: number, pages: number) => ({
+      columns: [
+        { text: runs(report.footer) },
+        { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
+      ],
+      margin: [40, 14, 40, 0],
+      fontSize: 7.5,
+      color: '#4C5C5C',
+    }),
     content: [
       { text: runs(report.title), fontSize: 20, bold: true },
       { text: runs(report.subtitle), color: '#4C5C5C', margin: [0, 2, 0, 10] },
@@ -23,17 +31,47 @@ export function pdfDefinition(report: ReportDocument): TDocumentDefinitions {
 
 function section(part: ReportSection): Content[] {
   return [
-    { text: runs(part.title), fontSize: 13, bold: true, margin: [0, 12, 0, 4], pageBreak: part.newPage ? 'before' : undefined, headlineLevel: 1 } as Content,
+    {
+      text: runs(part.title),
+      fontSize: 13,
+      bold: true,
+      margin: [0, 12, 0, 4],
+      pageBreak: part.newPage ? 'before' : undefined,
+      headlineLevel: 1,
+    } as Content,
     ...part.blocks.flatMap(block),
   ]
 }
 
 function block(part: ReportBlock): Content[] {
   switch (part.kind) {
-    case 'paragraph': return [{ text: runs(part.text), margin: [0, 2, 0, 4], color: part.quiet ? '#4C5C5C' : '#17262B', fontSize: part.quiet ? 8 : 9 }]
-    case 'list': return [{ ul: part.items.map(item => ({ text: runs(item) })), margin: [0, 2, 0, 6] }]
-    case 'facts': return [{ table: { widths: [90, '*'], body: part.rows.map(([label, value]) => [{ text: runs(label), color: '#4C5C5C' }, { text: runs(value) }]) }, layout: 'noBorders', margin: [0, 0, 0, 6] }]
-    case 'table': return [{ text: runs(part.caption), bold: true, margin: [0, 7, 0, 2] }, table(part)]
+    case 'paragraph':
+      return [
+        {
+          text: runs(part.text),
+          margin: [0, 2, 0, 4],
+          color: part.quiet ? '#4C5C5C' : '#17262B',
+          fontSize: part.quiet ? 8 : 9,
+        },
+      ]
+    case 'list':
+      return [{ ul: part.items.map(item => ({ text: runs(item) })), margin: [0, 2, 0, 6] }]
+    case 'facts':
+      return [
+        {
+          table: {
+            widths: [90, '*'],
+            body: part.rows.map(([label, value]) => [
+              { text: runs(label), color: '#4C5C5C' },
+              { text: runs(value) },
+            ]),
+          },
+          layout: 'noBorders',
+          margin: [0, 0, 0, 6],
+        },
+      ]
+    case 'table':
+      return [{ text: runs(part.caption), bold: true, margin: [0, 7, 0, 2] }, table(part)]
   }
 }
 
@@ -43,23 +81,65 @@ function table(part: Extract<ReportBlock, { kind: 'table' }>): ContentTable {
   const widths = part.widths.map(width => ((PAGE_WIDTH_PT - padding) * width) / whole)
   return {
     table: {
-      headerRows: 1, dontBreakRows: true, widths,
-      body: [part.head.map((head): TableCell => ({ text: runs(head.text), alignment: head.align ?? 'left', color: '#4C5C5C', fontSize: 7.5 })), ...part.rows.map(row => row.map((cell, index) => cellContent(cell, widths[index] ?? 60)))],
+      headerRows: 1,
+      dontBreakRows: true,
+      widths,
+      body: [
+        part.head.map((head): TableCell => ({
+          text: runs(head.text),
+          alignment: head.align ?? 'left',
+          color: '#4C5C5C',
+          fontSize: 7.5,
+        })),
+        ...part.rows.map(row => row.map((cell, index) => cellContent(cell, widths[index] ?? 60))),
+      ],
     },
-    layout: { hLineWidth: index => (index === 1 ? 0.8 : 0.4), vLineWidth: () => 0, hLineColor: () => '#B3BFBB', paddingLeft: () => 3, paddingRight: () => 3, paddingTop: () => 2, paddingBottom: () => 2 },
+    layout: {
+      hLineWidth: index => (index === 1 ? 0.8 : 0.4),
+      vLineWidth: () => 0,
+      hLineColor: () => '#B3BFBB',
+      paddingLeft: () => 3,
+      paddingRight: () => 3,
+      paddingTop: () => 2,
+      paddingBottom: () => 2,
+    },
     margin: [0, 0, 0, 6],
   }
 }
 
 function cellContent(cell: ReportCell, width: number): TableCell {
   switch (cell.kind) {
-    case 'text': return { text: runs(cell.text), alignment: cell.align ?? 'left', bold: cell.strong, fontSize: 8.5, ...(cell.align === 'right' ? { font: 'Mono', fontSize: 8 } : {}) }
-    case 'strip': return { svg: stripSvg(cell.verdict, { width: Math.min(110, width), height: 11 }), width: Math.min(110, width) }
-    case 'verdict': return { text: runs(cell.words), bold: cell.verdict.state !== 'not-covered', color: printColour(cell.verdict.state), fontSize: 8.5 }
+    case 'text':
+      return {
+        text: runs(cell.text),
+        alignment: cell.align ?? 'left',
+        bold: cell.strong,
+        fontSize: 8.5,
+        ...(cell.align === 'right' ? { font: 'Mono', fontSize: 8 } : {}),
+      }
+    case 'strip':
+      return {
+        svg: stripSvg(cell.verdict, { width: Math.min(110, width), height: 11 }),
+        width: Math.min(110, width),
+      }
+    case 'verdict':
+      return {
+        text: runs(cell.words),
+        bold: cell.verdict.state !== 'not-covered',
+        color: printColour(cell.verdict.state),
+        fontSize: 8.5,
+      }
   }
 }
 
 /** Splits a text so that the few signs the main face lacks come from the face that has them. */
 function runs(text: string): { text: string; font?: string }[] {
-  return text.split(SIGNS).filter(part => part !== '').map(part => (SIGNS.test(part) ? { text: part === 'μ' ? 'µ' : part, font: part === 'Ω' || part === 'Δ' ? 'Greek' : 'Signs' } : { text: part }))
+  return text
+    .split(SIGNS)
+    .filter(part => part !== '')
+    .map(part =>
+      SIGNS.test(part)
+        ? { text: part === 'μ' ? 'µ' : part, font: part === 'Ω' || part === 'Δ' ? 'Greek' : 'Signs' }
+        : { text: part },
+    )
 }

@@ -18,16 +18,17 @@ export function lockReview(reviewId: string, onChange: (state: LockState) => voi
 
   async function hold(options: LockOptions): Promise<void> {
     try {
-      await navigator.locks.request(name, options, (lock) => {
+      await navigator.locks.request(name, options, lock => {
         if (!lock || released) {
           if (!released) onChange('elsewhere')
           return
         }
         onChange('mine')
-        return new Promise<void>((resolve) => { letGo = resolve })
+        return new Promise<void>(resolve => {
+          letGo = resolve
+        })
       })
-    }
-    catch {
+    } catch {
       letGo = null
       if (!released) onChange('elsewhere')
     }
@@ -39,10 +40,11 @@ export function lockReview(reviewId: string, onChange: (state: LockState) => voi
   }
   void hold({ ifAvailable: true })
   return {
-    takeOver: () => new Promise((resolve) => {
-      void hold({ steal: true })
-      setTimeout(resolve, 50)
-    }),
+    takeOver: () =>
+      new Promise(resolve => {
+        void hold({ steal: true })
+        setTimeout(resolve, 50)
+      }),
     release: () => {
       released = true
       letGo?.()

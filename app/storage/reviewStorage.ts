@@ -38,7 +38,11 @@ interface PictureRecord {
   dataUrl: string
 }
 
-const store = localforage.createInstance({ name: 'rigorous-meter', storeName: 'reviews', description: 'Reviews, readings and traces' })
+const store = localforage.createInstance({
+  name: 'rigorous-meter',
+  storeName: 'reviews',
+  description: 'Reviews, readings and traces',
+})
 
 const headKey = (id: string) => `head:${id}`
 const readingsKey = (id: string) => `readings:${id}`
@@ -51,9 +55,12 @@ const journalKey = (id: string) => `rigorous-meter:journal:${id}`
 export class StorageError extends Error {
   constructor(cause: unknown) {
     const full = cause instanceof DOMException && /quota/i.test(cause.name + cause.message)
-    super(full
-      ? 'The browser’s storage is full, so the last change is not saved. It is still on this screen: take the review away as a file, then make room.'
-      : `The last change could not be saved (${cause instanceof Error ? cause.message : String(cause)}). It is still on this screen: take the review away as a file.`, { cause })
+    super(
+      full
+        ? 'The browser’s storage is full, so the last change is not saved. It is still on this screen: take the review away as a file, then make room.'
+        : `The last change could not be saved (${cause instanceof Error ? cause.message : String(cause)}). It is still on this screen: take the review away as a file.`,
+      { cause },
+    )
     this.name = 'StorageError'
   }
 }
@@ -61,8 +68,7 @@ export class StorageError extends Error {
 async function write(run: () => Promise<unknown>): Promise<void> {
   try {
     await run()
-  }
-  catch (cause) {
+  } catch (cause) {
     throw new StorageError(cause)
   }
 }
@@ -73,7 +79,15 @@ export async function listReviews(): Promise<ReviewHead[]> {
   await store.iterate<unknown, void>((value, key) => {
     if (!key.startsWith('head:')) return
     const { review, readingCount } = value as HeadRecord
-    heads.push({ id: review.id, title: review.title, updatedAt: review.updatedAt, readingCount, setNames: review.sets.map(set => `${set.make} ${set.model}${set.sample ? ` ${set.sample}` : ''}`.trim()) })
+    heads.push({
+      id: review.id,
+      title: review.title,
+      updatedAt: review.updatedAt,
+      readingCount,
+      setNames: review.sets.map(set =>
+        `${set.make} ${set.model}${set.sample ? ` ${set.sample}` : ''}`.trim(),
+      ),
+    })
   })
   return heads.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))
 }
@@ -89,7 +103,11 @@ export async function loadReview(id: string): Promise<Review | null> {
   const head = await store.getItem<HeadRecord>(headKey(id))
   if (!head) return null
   if (head.schemaVersion > REVIEW_SCHEMA_VERSION)
-    throw new CoreError('newer-version', 'This review was saved by a newer version of the program. Nothing was changed. Reload the page to get that version.', { got: head.schemaVersion, known: REVIEW_SCHEMA_VERSION })
+    throw new CoreError(
+      'newer-version',
+      'This review was saved by a newer version of the program. Nothing was changed. Reload the page to get that version.',
+      { got: head.schemaVersion, known: REVIEW_SCHEMA_VERSION },
+    )
   const readings = await store.getItem<ReadingsRecord>(readingsKey(id))
   return validateReview({ ...head.review, readings: readings?.readings ?? [] })
 }
@@ -100,8 +118,15 @@ export async function saveReview(review: Review): Promise<void> {
   const { REVIEW_SCHEMA_VERSION } = await reviewCore()
   const { readings, ...rest } = review
   await write(async () => {
-    await store.setItem<ReadingsRecord>(readingsKey(review.id), { schemaVersion: REVIEW_SCHEMA_VERSION, readings })
-    await store.setItem<HeadRecord>(headKey(review.id), { schemaVersion: REVIEW_SCHEMA_VERSION, review: rest, readingCount: readings.length })
+    await store.setItem<ReadingsRecord>(readingsKey(review.id), {
+      schemaVersion: REVIEW_SCHEMA_VERSION,
+      readings,
+    })
+    await store.setItem<HeadRecord>(headKey(review.id), {
+      schemaVersion: REVIEW_SCHEMA_VERSION,
+      review: rest,
+      readingCount: readings.length,
+    })
   })
   dropJournal(review)
 }
@@ -109,13 +134,23 @@ export async function saveReview(review: Review): Promise<void> {
 /** Takes a review with its traces, curves and pictures off the shelf. */
 export async function removeReview(id: string): Promise<void> {
   localStorage.removeItem(journalKey(id))
-  const keys = (await store.keys()).filter(key => key === headKey(id) || key === readingsKey(id) || ['trace', 'curve', 'picture'].some(kind => key.startsWith(`${kind}:${id}:`)))
+  const keys = (await store.keys()).filter(
+    key =>
+      key === headKey(id) ||
+      key === readingsKey(id) ||
+      ['trace', 'curve', 'picture'].some(kind => key.startsWith(`${kind}:${id}:`)),
+  )
   await write(() => Promise.all(keys.map(key => store.removeItem(key))))
 }
 
 export async function saveTrace(reviewId: string, traceId: string, points: TracePoints): Promise<void> {
   const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() => store.setItem<TraceRecord>(traceKey(reviewId, traceId), { schemaVersion: REVIEW_SCHEMA_VERSION, ...points }))
+  await write(() =>
+    store.setItem<TraceRecord>(traceKey(reviewId, traceId), {
+      schemaVersion: REVIEW_SCHEMA_VERSION,
+      ...points,
+    }),
+  )
 }
 
 /** Points of a trace; null when they are not there. */
@@ -126,7 +161,12 @@ export async function loadTrace(reviewId: string, traceId: string): Promise<Trac
 
 export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
   const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() => store.setItem<CurveRecord>(curveKey(reviewId, curveId), { schemaVersion: REVIEW_SCHEMA_VERSION, ...points }))
+  await write(() =>
+    store.setItem<CurveRecord>(curveKey(reviewId, curveId), {
+      schemaVersion: REVIEW_SCHEMA_VERSION,
+      ...points,
+    }),
+  )
 }
 
 /** Points of a curve; null when they are not there. */
@@ -138,7 +178,12 @@ export async function loadCurve(reviewId: string, curveId: string): Promise<Curv
 /** Keeps a picture as a data URL. */
 export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
   const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() => store.setItem<PictureRecord>(pictureKey(reviewId, pictureId), { schemaVersion: REVIEW_SCHEMA_VERSION, dataUrl }))
+  await write(() =>
+    store.setItem<PictureRecord>(pictureKey(reviewId, pictureId), {
+      schemaVersion: REVIEW_SCHEMA_VERSION,
+      dataUrl,
+    }),
+  )
 }
 
 /** A picture as a data URL; null when it is not there. */
@@ -149,8 +194,7 @@ export async function loadPicture(reviewId: string, pictureId: string): Promise<
 function writeJournal(review: Review): void {
   try {
     localStorage.setItem(journalKey(review.id), JSON.stringify(review))
-  }
-  catch {
+  } catch {
     localStorage.removeItem(journalKey(review.id))
   }
 }
@@ -161,8 +205,7 @@ async function readJournal(id: string): Promise<Review | null> {
   try {
     const { validateReview } = await reviewCore()
     return validateReview(JSON.parse(text))
-  }
-  catch {
+  } catch {
     localStorage.removeItem(journalKey(id))
     return null
   }

@@ -1,15 +1,29 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
 import type { CurvePoints, Review, TracePoints } from '#core/review'
 import { createSharedWork, stationContext } from '#core/station'
-import { loadCurve, loadPicture, loadReview, loadTrace, saveCurve, savePicture, saveReview, saveTrace } from '~/storage/reviewStorage'
+import {
+  loadCurve,
+  loadPicture,
+  loadReview,
+  loadTrace,
+  saveCurve,
+  savePicture,
+  saveReview,
+  saveTrace,
+} from '~/storage/reviewStorage'
 import { lockReview, type LockState, type ReviewLock } from '~/storage/reviewLock'
 
 enablePatches()
 setAutoFreeze(false)
 
-interface Change { label: string; forward: Patch[]; back: Patch[] }
+interface Change {
+  label: string
+  forward: Patch[]
+  back: Patch[]
+}
 
-export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'failed'; message: string }
+export type SaveState =
+  { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'failed'; message: string }
 
 const MOST_UNDO = 500
 
@@ -40,10 +54,12 @@ export const useReviewStore = defineStore('review', () => {
     missing.value = false
     problem.value = null
     channel = new BroadcastChannel(`rigorous-meter:${id}`)
-    channel.onmessage = () => { if (readOnly.value) void reload(id) }
+    channel.onmessage = () => {
+      if (readOnly.value) void reload(id)
+    }
     await reload(id)
     if (!review.value) return
-    lock = lockReview(id, (state) => {
+    lock = lockReview(id, state => {
       const lost = lockState.value === 'mine' && state === 'elsewhere'
       lockState.value = state
       if (lost) ui.say('Another tab has taken this review over. Here it is read-only now; nothing was lost.')
@@ -57,8 +73,7 @@ export const useReviewStore = defineStore('review', () => {
       missing.value = found === null
       past.value = []
       future.value = []
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = error instanceof Error ? error.message : String(error)
     }
   }
@@ -127,8 +142,7 @@ export const useReviewStore = defineStore('review', () => {
       await saveReview(snapshot)
       if (review.value === snapshot) saveState.value = { kind: 'saved', at: new Date() }
       channel?.postMessage('saved')
-    }
-    catch (error) {
+    } catch (error) {
       saveState.value = { kind: 'failed', message: error instanceof Error ? error.message : String(error) }
       ui.sayProblem(error)
     }
@@ -166,5 +180,29 @@ export const useReviewStore = defineStore('review', () => {
     return review.value ? loadPicture(review.value.id, pictureId) : null
   }
 
-  return { keepCurve, curvePoints, keepPicture, picture, review, missing, problem, lockState, readOnly, saveState, context, shared, canUndo, canRedo, traces, open, close, takeOver, change, undo, redo, keepTrace, tracePoints }
+  return {
+    keepCurve,
+    curvePoints,
+    keepPicture,
+    picture,
+    review,
+    missing,
+    problem,
+    lockState,
+    readOnly,
+    saveState,
+    context,
+    shared,
+    canUndo,
+    canRedo,
+    traces,
+    open,
+    close,
+    takeOver,
+    change,
+    undo,
+    redo,
+    keepTrace,
+    tracePoints,
+  }
 })

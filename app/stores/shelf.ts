@@ -1,5 +1,17 @@
 import type { ReviewBundle } from '#core/review'
-import { listReviews, loadCurve, loadPicture, loadReview, loadTrace, removeReview, type ReviewHead, saveCurve, savePicture, saveReview, saveTrace } from '~/storage/reviewStorage'
+import {
+  listReviews,
+  loadCurve,
+  loadPicture,
+  loadReview,
+  loadTrace,
+  removeReview,
+  type ReviewHead,
+  saveCurve,
+  savePicture,
+  saveReview,
+  saveTrace,
+} from '~/storage/reviewStorage'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
@@ -46,7 +58,10 @@ export const useShelfStore = defineStore('shelf', () => {
   /** Reads a review file; nothing is stored yet. */
   async function readFile(file: File): Promise<ReviewBundle> {
     const { MAX_REVIEW_BYTES, readReviewFile } = await import('#core/review')
-    if (file.size > MAX_REVIEW_BYTES) throw new Error(`“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`)
+    if (file.size > MAX_REVIEW_BYTES)
+      throw new Error(
+        `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,
+      )
     return readReviewFile(await file.text(), file.name)
   }
 
@@ -56,13 +71,20 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** The same review under an identity of its own, to stand beside one that is there. */
   function asCopy(bundle: ReviewBundle): ReviewBundle {
-    return { ...bundle, review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` } }
+    return {
+      ...bundle,
+      review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` },
+    }
   }
 
   async function bundleOf(id: string): Promise<ReviewBundle | null> {
     const review = await loadReview(id)
     if (!review) return null
-    const [traces, curves, pictures] = await Promise.all([found(review.traces, head => loadTrace(id, head)), found(review.curves, head => loadCurve(id, head)), found(review.pictures, head => loadPicture(id, head))])
+    const [traces, curves, pictures] = await Promise.all([
+      found(review.traces, head => loadTrace(id, head)),
+      found(review.curves, head => loadCurve(id, head)),
+      found(review.pictures, head => loadPicture(id, head)),
+    ])
     return { review, traces, curves, pictures }
   }
 
@@ -71,11 +93,27 @@ export const useShelfStore = defineStore('shelf', () => {
     await refresh()
   }
 
-  return { heads, loaded, refresh, start, putDemo, putDemoOnce, put, readFile, isOnShelf, asCopy, bundleOf, remove }
+  return {
+    heads,
+    loaded,
+    refresh,
+    start,
+    putDemo,
+    putDemoOnce,
+    put,
+    readFile,
+    isOnShelf,
+    asCopy,
+    bundleOf,
+    remove,
+  }
 })
 
 /** Records that belong to a list of heads, by id; those that are not there are left out. */
-async function found<T>(heads: readonly { id: string }[], load: (id: string) => Promise<T | null>): Promise<Map<string, T>> {
+async function found<T>(
+  heads: readonly { id: string }[],
+  load: (id: string) => Promise<T | null>,
+): Promise<Map<string, T>> {
   const records = new Map<string, T>()
   for (const { id } of heads) {
     const record = await load(id)

@@ -20,7 +20,9 @@ export const useUiStore = defineStore('ui', () => {
   /** Checks of the chain in view at the bench check, for the header's lamps. */
   const benchChecks = shallowRef<BenchCheck[]>([])
 
-  const themeName = computed(() => choice.value === 'auto' ? (prefersDark.value ? 'night' : 'day') : choice.value)
+  const themeName = computed(() =>
+    choice.value === 'auto' ? (prefersDark.value ? 'night' : 'day') : choice.value,
+  )
 
   function toggleTheme(): void {
     choice.value = themeName.value === 'day' ? 'night' : 'day'
@@ -31,7 +33,11 @@ export const useUiStore = defineStore('ui', () => {
   }
 
   function sayProblem(error: unknown): void {
-    notice.value = { text: error instanceof Error ? error.message : String(error), tone: 'problem', action: null }
+    notice.value = {
+      text: error instanceof Error ? error.message : String(error),
+      tone: 'problem',
+      action: null,
+    }
   }
 
   function hush(): void {

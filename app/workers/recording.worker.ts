@@ -2,8 +2,33 @@ import loadFastFft from '@echogarden/pffft-wasm/simd'
 import { expose, transfer } from 'comlink'
 import { createSHA256 } from 'hash-wasm'
 import { CoreError } from '#core/errors'
-import { type ByteSource, type ChannelUse, openRecordings, type Recording, samplesOf, type SigmfMeta } from '#core/format'
-import { type AnalysisSettings, concludeAnalysis, fastFft, type FftEngine, type GatheredStretch, gatherStretch, portableFft, type RecordingAnalysis, type SamplePart, sizeFor, type SpectrumCurve, spectrumCurve, spectrumFrom, spectrumPeaks, type Wanted, Welch, zoomSpectrum } from '#core/signal'
+import {
+  type ByteSource,
+  type ChannelUse,
+  openRecordings,
+  type Recording,
+  samplesOf,
+  type SigmfMeta,
+} from '#core/format'
+import {
+  type AnalysisSettings,
+  concludeAnalysis,
+  fastFft,
+  type FftEngine,
+  type GatheredStretch,
+  gatherStretch,
+  portableFft,
+  type RecordingAnalysis,
+  type SamplePart,
+  sizeFor,
+  type SpectrumCurve,
+  spectrumCurve,
+  spectrumFrom,
+  spectrumPeaks,
+  type Wanted,
+  Welch,
+  zoomSpectrum,
+} from '#core/signal'
 import { simulatedFm, type SimulatedFm, type SimulatedLine, simulatedLines } from '#core/virtual'
 
 /** What a page must know of a recording before it is analysed. */
@@ -42,8 +67,7 @@ async function engineOf(): Promise<FftEngine> {
   if (!engine) {
     try {
       engine = fastFft(await loadFastFft())
-    }
-    catch {
+    } catch {
       engine = portableFft
     }
   }
@@ -51,11 +75,24 @@ async function engineOf(): Promise<FftEngine> {
 }
 
 function sourceOf(file: File): ByteSource {
-  return { name: file.name, byteLength: file.size, read: async (from, to) => new Uint8Array(await file.slice(from, to).arrayBuffer()) }
+  return {
+    name: file.name,
+    byteLength: file.size,
+    read: async (from, to) => new Uint8Array(await file.slice(from, to).arrayBuffer()),
+  }
 }
 
 async function recordingsOf(files: readonly File[]): Promise<Recording[]> {
-  if (!opened || opened.files.length !== files.length || opened.files.some((file, i) => file.name !== files[i]!.name || file.size !== files[i]!.size || file.lastModified !== files[i]!.lastModified))
+  if (
+    !opened ||
+    opened.files.length !== files.length ||
+    opened.files.some(
+      (file, i) =>
+        file.name !== files[i]!.name ||
+        file.size !== files[i]!.size ||
+        file.lastModified !== files[i]!.lastModified,
+    )
+  )
     opened = { files, recordings: await openRecordings(files.map(sourceOf)) }
   return opened.recordings
 }
@@ -68,10 +105,13 @@ async function samples(files: readonly File[], choice: RecordingChoice) {
 async function answer<T>(run: () => Promise<T>): Promise<RecordingAnswer<T>> {
   try {
     return { ok: true, value: await run() }
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof CoreError) return { ok: false, message: error.message }
-    if (error instanceof DOMException && error.name === 'NotReadableError') return { ok: false, message: 'The file changed or went away while it was read. Nothing was kept; bring it in again.' }
+    if (error instanceof DOMException && error.name === 'NotReadableError')
+      return {
+        ok: false,
+        message: 'The file changed or went away while it was read. Nothing was kept; bring it in again.',
+      }
     throw error
   }
 }
@@ -81,47 +121,108 @@ const LOOK_SLICES = 5
 const HASH_SLICE = 8_000_000
 
 const api = {
-  look: (files: readonly File[]): Promise<RecordingAnswer<RecordingLook[]>> => answer(async () => (await recordingsOf(files)).map(one => ({
-    name: one.name, fileName: one.fileName, firstSample: one.firstSample, bytes: one.byteLength, seconds: one.sampleCount / one.sampleRateHz, sampleRateHz: one.sampleRateHz, centreHz: one.centreHz, mayBeIq: one.mayBeIq, channels: one.format.channels, sampleCount: one.sampleCount,
-    understood: one.understood, warnings: one.warnings, meta: one.meta,
-  }))),
+  look: (files: readonly File[]): Promise<RecordingAnswer<RecordingLook[]>> =>
+    answer(async () =>
+      (await recordingsOf(files)).map(one => ({
+        name: one.name,
+        fileName: one.fileName,
+        firstSample: one.firstSample,
+        bytes: one.byteLength,
+        seconds: one.sampleCount / one.sampleRateHz,
+        sampleRateHz: one.sampleRateHz,
+        centreHz: one.centreHz,
+        mayBeIq: one.mayBeIq,
+        channels: one.format.channels,
+        sampleCount: one.sampleCount,
+        understood: one.understood,
+        warnings: one.warnings,
+        meta: one.meta,
+      })),
+    ),
 
   /** Where the strongest signal stands, Hz from the middle, from a few looks into the recording. */
-  strongest: (files: readonly File[], choice: RecordingChoice): Promise<RecordingAnswer<number | null>> => answer(async () => {
-    const source = await samples(files, choice)
-    const size = Math.min(LOOK_SIZE, 2 ** Math.floor(Math.log2(Math.max(64, source.sampleCount))))
-    const welch = new Welch({ size, window: 'blackman-harris' }, await engineOf())
-    for (let i = 0; i < LOOK_SLICES; i++) welch.add(await source.read(Math.floor((i * source.sampleCount) / LOOK_SLICES), 8 * size))
-    const spectrum = spectrumFrom(welch.sums(), source)
-    welch.release()
-    return spectrumPeaks(spectrum, { most: 1 })[0]?.frequencyHz ?? null
-  }),
+  strongest: (files: readonly File[], choice: RecordingChoice): Promise<RecordingAnswer<number | null>> =>
+    answer(async () => {
+      const source = await samples(files, choice)
+      const size = Math.min(LOOK_SIZE, 2 ** Math.floor(Math.log2(Math.max(64, source.sampleCount))))
+      const welch = new Welch({ size, window: 'blackman-harris' }, await engineOf())
+      for (let i = 0; i < LOOK_SLICES; i++)
+        welch.add(await source.read(Math.floor((i * source.sampleCount) / LOOK_SLICES), 8 * size))
+      const spectrum = spectrumFrom(welch.sums(), source)
+      welch.release()
+      return spectrumPeaks(spectrum, { most: 1 })[0]?.frequencyHz ?? null
+    }),
 
-  gather: (files: readonly File[], choice: RecordingChoice, settings: AnalysisSettings, stretch: { from: number; to: number }, onProgress: (share: number) => void): Promise<RecordingAnswer<GatheredStretch>> => answer(async () => {
-    const gathered = await gatherStretch(await samples(files, choice), settings, { ...stretch, engine: await engineOf(), onProgress })
-    return transfer(gathered, [gathered.welch.sum.buffer, gathered.welch.highest.buffer, gathered.picture.levelsDb.buffer])
-  }),
+  gather: (
+    files: readonly File[],
+    choice: RecordingChoice,
+    settings: AnalysisSettings,
+    stretch: { from: number; to: number },
+    onProgress: (share: number) => void,
+  ): Promise<RecordingAnswer<GatheredStretch>> =>
+    answer(async () => {
+      const gathered = await gatherStretch(await samples(files, choice), settings, {
+        ...stretch,
+        engine: await engineOf(),
+        onProgress,
+      })
+      return transfer(gathered, [
+        gathered.welch.sum.buffer,
+        gathered.welch.highest.buffer,
+        gathered.picture.levelsDb.buffer,
+      ])
+    }),
 
-  conclude: (stretches: readonly GatheredStretch[], source: { sampleRateHz: number; centreHz: number | null; sampleCount: number; layout: 'iq' | 'audio' }, wanted: Wanted & { fmShiftHz: number | null }): Promise<RecordingAnswer<RecordingAnalysis>> =>
+  conclude: (
+    stretches: readonly GatheredStretch[],
+    source: { sampleRateHz: number; centreHz: number | null; sampleCount: number; layout: 'iq' | 'audio' },
+    wanted: Wanted & { fmShiftHz: number | null },
+  ): Promise<RecordingAnswer<RecordingAnalysis>> =>
     answer(async () => concludeAnalysis(stretches, source, wanted)),
 
   /** A closer look at a stretch of the spectrum. */
-  zoom: (files: readonly File[], choice: RecordingChoice, of: { middleHz: number; widthHz: number }, onProgress: (share: number) => void): Promise<RecordingAnswer<SpectrumCurve>> => answer(async () => {
-    const source = await samples(files, choice)
-    const size = sizeFor(1.5 * of.widthHz, { resolutionHz: of.widthHz / 400, enbwBins: 2, sampleCount: Math.floor((source.sampleCount * 1.5 * of.widthHz) / source.sampleRateHz) })
-    const spectrum = await zoomSpectrum(source, { ...of, size, window: 'blackman-harris' }, await engineOf(), { onProgress })
-    return spectrumCurve(spectrum, { carrierHz: of.middleHz, withinHz: of.widthHz / 2, points: 900, referenceDb: 0 })
-  }),
+  zoom: (
+    files: readonly File[],
+    choice: RecordingChoice,
+    of: { middleHz: number; widthHz: number },
+    onProgress: (share: number) => void,
+  ): Promise<RecordingAnswer<SpectrumCurve>> =>
+    answer(async () => {
+      const source = await samples(files, choice)
+      const size = sizeFor(1.5 * of.widthHz, {
+        resolutionHz: of.widthHz / 400,
+        enbwBins: 2,
+        sampleCount: Math.floor((source.sampleCount * 1.5 * of.widthHz) / source.sampleRateHz),
+      })
+      const spectrum = await zoomSpectrum(
+        source,
+        { ...of, size, window: 'blackman-harris' },
+        await engineOf(),
+        { onProgress },
+      )
+      return spectrumCurve(spectrum, {
+        carrierHz: of.middleHz,
+        withinHz: of.widthHz / 2,
+        points: 900,
+        referenceDb: 0,
+      })
+    }),
 
   /** SHA-256 of the file that holds the samples, read in slices. */
-  hash: (file: File): Promise<RecordingAnswer<string>> => answer(async () => {
-    const hasher = await createSHA256()
-    for (let at = 0; at < file.size; at += HASH_SLICE) hasher.update(new Uint8Array(await file.slice(at, at + HASH_SLICE).arrayBuffer()))
-    return hasher.digest()
-  }),
+  hash: (file: File): Promise<RecordingAnswer<string>> =>
+    answer(async () => {
+      const hasher = await createSHA256()
+      for (let at = 0; at < file.size; at += HASH_SLICE)
+        hasher.update(new Uint8Array(await file.slice(at, at + HASH_SLICE).arrayBuffer()))
+      return hasher.digest()
+    }),
 
   /** What a simulated receiver records of a simulated radio: single-precision I/Q. */
-  simulate: async (of: { kind: 'fm'; fm: SimulatedFm } | { kind: 'lines'; sampleRateHz: number; seconds: number; lines: SimulatedLine[]; noiseDb: number }): Promise<ArrayBuffer> => {
+  simulate: async (
+    of:
+      | { kind: 'fm'; fm: SimulatedFm }
+      | { kind: 'lines'; sampleRateHz: number; seconds: number; lines: SimulatedLine[]; noiseDb: number },
+  ): Promise<ArrayBuffer> => {
     const made = of.kind === 'fm' ? simulatedFm(of.fm) : simulatedLines(of)
     const buffer = made.buffer as ArrayBuffer
     return transfer(buffer, [buffer])

@@ -1,21 +1,43 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import { type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, type SpectrumCurve, stretchesOf, type Wanted } from '#core/signal'
+import {
+  type AnalysisSettings,
+  type GatheredStretch,
+  type RecordingAnalysis,
+  type SpectrumCurve,
+  stretchesOf,
+  type Wanted,
+} from '#core/signal'
 import type { RecordingAnswer, RecordingChoice, RecordingLook, RecordingWorker } from './recording.worker'
 
 const WORKERS = 2
 
-interface Crew { workers: Worker[]; remotes: Remote<RecordingWorker>[]; broken: Promise<never> }
+interface Crew {
+  workers: Worker[]
+  remotes: Remote<RecordingWorker>[]
+  broken: Promise<never>
+}
 
 let crew: Crew | null = null
 
 /** Two workers, kept warm between recordings. */
 function theCrew(): Crew {
   if (crew) return crew
-  const workers = Array.from({ length: WORKERS }, () => new Worker(new URL('./recording.worker.ts', import.meta.url), { type: 'module' }))
-  const broken = new Promise<never>((_resolve, reject) => workers.forEach(worker => worker.addEventListener('error', () => {
-    dismiss()
-    reject(new Error('The part of the program that reads recordings did not start. Nothing was kept; reload the page and try again.'))
-  })))
+  const workers = Array.from(
+    { length: WORKERS },
+    () => new Worker(new URL('./recording.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  const broken = new Promise<never>((_resolve, reject) =>
+    workers.forEach(worker =>
+      worker.addEventListener('error', () => {
+        dismiss()
+        reject(
+          new Error(
+            'The part of the program that reads recordings did not start. Nothing was kept; reload the page and try again.',
+          ),
+        )
+      }),
+    ),
+  )
   broken.catch(() => {})
   crew = { workers, remotes: workers.map(worker => wrap<RecordingWorker>(worker)), broken }
   return crew
@@ -43,7 +65,12 @@ export function strongestIn(files: readonly File[], choice: RecordingChoice): Pr
   return asked(now, now.remotes[0]!.strongest(files, choice))
 }
 
-export function zoomInto(files: readonly File[], choice: RecordingChoice, of: { middleHz: number; widthHz: number }, onProgress: (share: number) => void): Promise<SpectrumCurve> {
+export function zoomInto(
+  files: readonly File[],
+  choice: RecordingChoice,
+  of: { middleHz: number; widthHz: number },
+  onProgress: (share: number) => void,
+): Promise<SpectrumCurve> {
   const now = theCrew()
   return asked(now, now.remotes[0]!.zoom(files, choice, of, proxy(onProgress)))
 }
@@ -72,11 +99,23 @@ export async function analyseRecording(input: AnalyseInput): Promise<RecordingAn
   const now = theCrew()
   const stretches = stretchesOf(sampleCount, { workers: WORKERS, size: settings.size })
   const shares = stretches.map(() => 0)
-  const told = (i: number) => proxy((share: number) => {
-    shares[i] = share
-    onProgress(shares.reduce((sum, one) => sum + one, 0) / shares.length)
-  })
+  const told = (i: number) =>
+    proxy((share: number) => {
+      shares[i] = share
+      onProgress(shares.reduce((sum, one) => sum + one, 0) / shares.length)
+    })
   const own = { ...settings, columns: Math.ceil(settings.columns / stretches.length) }
-  const gathered = await Promise.all(stretches.map((stretch, i) => asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, own, stretch, told(i)))))
-  return asked(now, now.remotes[0]!.conclude(gathered, { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount, layout: choice.use.kind }, { ...wanted, fmShiftHz: settings.fmShiftHz }))
+  const gathered = await Promise.all(
+    stretches.map((stretch, i) =>
+      asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, own, stretch, told(i))),
+    ),
+  )
+  return asked(
+    now,
+    now.remotes[0]!.conclude(
+      gathered,
+      { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount, layout: choice.use.kind },
+      { ...wanted, fmShiftHz: settings.fmShiftHz },
+    ),
+  )
 }

@@ -1,6 +1,15 @@
 import { expose, transfer } from 'comlink'
 import { CoreError } from '#core/errors'
-import { parseTraceCsv, thinTrace, tracePeaks, type TracePeaks, type TracePeaksInput, type TraceSpur, traceSpurs, type TraceSpursInput } from '#core/format'
+import {
+  parseTraceCsv,
+  thinTrace,
+  tracePeaks,
+  type TracePeaks,
+  type TracePeaksInput,
+  type TraceSpur,
+  traceSpurs,
+  type TraceSpursInput,
+} from '#core/format'
 import type { TracePoints } from '#core/review'
 
 /** A trace file as the page needs it: all points to keep, few to draw. */
@@ -16,12 +25,11 @@ export type TraceAnswer<T> = { ok: true; value: T } | { ok: false; message: stri
 
 function decode(bytes: ArrayBuffer): string {
   const head = new Uint8Array(bytes, 0, Math.min(2, bytes.byteLength))
-  if (head[0] === 0xFF && head[1] === 0xFE) return new TextDecoder('utf-16le').decode(bytes)
-  if (head[0] === 0xFE && head[1] === 0xFF) return new TextDecoder('utf-16be').decode(bytes)
+  if (head[0] === 0xff && head[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
+  if (head[0] === 0xfe && head[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes)
   try {
     return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes)
-  }
-  catch {
+  } catch {
     return new TextDecoder('windows-1252').decode(bytes)
   }
 }
@@ -29,15 +37,18 @@ function decode(bytes: ArrayBuffer): string {
 async function answer<T>(run: () => Promise<T> | T): Promise<TraceAnswer<T>> {
   try {
     return { ok: true, value: await run() }
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof CoreError) return { ok: false, message: error.message }
     throw error
   }
 }
 
 const api = {
-  async read(bytes: ArrayBuffer, fileName: string, levelColumn?: number): Promise<TraceAnswer<TraceFileRead>> {
+  async read(
+    bytes: ArrayBuffer,
+    fileName: string,
+    levelColumn?: number,
+  ): Promise<TraceAnswer<TraceFileRead>> {
     const read = await answer(async () => {
       const parsed = parseTraceCsv(decode(bytes), fileName, { levelColumn })
       const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))

@@ -5,13 +5,21 @@ let remote: Remote<TraceWorker> | null = null
 let broken: Promise<never> | null = null
 
 /** Asks the trace worker; a worker that fails to start rejects instead of staying silent. */
-export async function askTraceWorker<T>(ask: (worker: Remote<TraceWorker>) => Promise<TraceAnswer<T>>): Promise<T> {
+export async function askTraceWorker<T>(
+  ask: (worker: Remote<TraceWorker>) => Promise<TraceAnswer<T>>,
+): Promise<T> {
   if (!remote || !broken) {
     const worker = new Worker(new URL('./trace.worker.ts', import.meta.url), { type: 'module' })
-    broken = new Promise((_resolve, reject) => worker.addEventListener('error', () => {
-      remote = null
-      reject(new Error('The part of the program that reads traces did not start. Nothing was brought in; reload the page and try again.'))
-    }))
+    broken = new Promise((_resolve, reject) =>
+      worker.addEventListener('error', () => {
+        remote = null
+        reject(
+          new Error(
+            'The part of the program that reads traces did not start. Nothing was brought in; reload the page and try again.',
+          ),
+        )
+      }),
+    )
     broken.catch(() => {})
     remote = wrap<TraceWorker>(worker)
   }

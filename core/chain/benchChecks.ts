@@ -1,4 +1,14 @@
-import { printClaimW, printDb, printDbm, printFrequencyShort, printMhz, printNumber, printSigned, printWatts, wattsFromDbm } from '../quantity'
+import {
+  printClaimW,
+  printDb,
+  printDbm,
+  printFrequencyShort,
+  printMhz,
+  printNumber,
+  printSigned,
+  printWatts,
+  wattsFromDbm,
+} from '../quantity'
 import { CORRECT_BELOW_DB } from '../uncertainty'
 import { chainLossAt } from './chainLoss'
 import { chainPath } from './chainPath'
@@ -33,7 +43,10 @@ export interface BenchCheckInput {
   powerFrom: 'claim' | 'assumed'
   /** Limit on a harmonic at the radio, dBm; null where there is none. */
   harmonicLimitDbm: number | null
-  /** Limit at each harmonic, dBm, where it differs from one to the next; `harmonicLimitDbm` at all of them by default. */
+  /**
+   * Limit at each harmonic, dBm, where it differs from one to the next; `harmonicLimitDbm` at all of them by
+   * default.
+   */
   limitAtDbm?: (harmonic: number) => number | null
   /** Highest harmonic asked for: 10 (47 CFR 2.1057). 1 when harmonics do not matter on this chain. */
   highestHarmonic: number
@@ -63,14 +76,27 @@ export function worstSeverity(checks: readonly BenchCheck[]): CheckSeverity {
 export function benchChecks(input: BenchCheckInput): BenchCheck[] {
   const { chain, instrument } = input
   if (!instrument)
-    return [check('instrument', 'danger', 'This chain ends in no instrument.', 'Choose one before keying up.', 'No instrument')]
-  const stairs = levelStairsFromWatts(chain, instrument, { powerW: input.powerW, frequencyHz: input.carrierHz })
+    return [
+      check(
+        'instrument',
+        'danger',
+        'This chain ends in no instrument.',
+        'Choose one before keying up.',
+        'No instrument',
+      ),
+    ]
+  const stairs = levelStairsFromWatts(chain, instrument, {
+    powerW: input.powerW,
+    frequencyHz: input.carrierHz,
+  })
   const checks = [
     ...openEnd(input, instrument),
     ...unknownLoss(input, instrument, stairs),
     ...heat(input, stairs),
     ...throughPorts(input),
-    ...(instrument.kind === 'power-meter' ? meterWindow(instrument, stairs, input) : analyserWindow(instrument, stairs, input)),
+    ...(instrument.kind === 'power-meter'
+      ? meterWindow(instrument, stairs, input)
+      : analyserWindow(instrument, stairs, input)),
     ...(instrument.kind === 'spectrum-analyser' ? floorAgainstLimit(input, instrument) : []),
     ...reach(input, instrument),
     ...offset(input, instrument),
@@ -79,32 +105,64 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
   return checks.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
 }
 
-function check(id: string, severity: CheckSeverity, title: string, text = '', lamp: string | null = null, partId: string | null = null): BenchCheck {
+function check(
+  id: string,
+  severity: CheckSeverity,
+  title: string,
+  text = '',
+  lamp: string | null = null,
+  partId: string | null = null,
+): BenchCheck {
   return { id, severity, title, text, lamp, partId }
 }
 
 function powerInWords(input: BenchCheckInput): string {
-  return input.powerFrom === 'claim' ? `the claimed ${printClaimW(input.powerW)}` : `an assumed ${printClaimW(input.powerW)}`
+  return input.powerFrom === 'claim'
+    ? `the claimed ${printClaimW(input.powerW)}`
+    : `an assumed ${printClaimW(input.powerW)}`
 }
 
 function openEnd(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   return chainPath(input.chain, instrument).endsOpen
-    ? [check('open', 'danger', `${instrument.name} is in line, and no load stands behind it.`, 'Keying up would feed an open end. Put a load at the end of the row.', 'No load on the chain')]
+    ? [
+        check(
+          'open',
+          'danger',
+          `${instrument.name} is in line, and no load stands behind it.`,
+          'Keying up would feed an open end. Put a load at the end of the row.',
+          'No load on the chain',
+        ),
+      ]
     : []
 }
 
 function unknownLoss(input: BenchCheckInput, instrument: Instrument, stairs: LevelStairs): BenchCheck[] {
   if (stairs.atInstrumentDbm !== null) return []
   const answer = chainLossAt(input.chain, instrument, input.carrierHz)
-  return [check('loss-unknown', 'danger', `The loss of this chain is not known at ${printMhz(input.carrierHz)}.`, answer.known ? '' : `${answer.why} Without it nobody can tell what reaches the instrument.`, 'Chain loss unknown')]
+  return [
+    check(
+      'loss-unknown',
+      'danger',
+      `The loss of this chain is not known at ${printMhz(input.carrierHz)}.`,
+      answer.known ? '' : `${answer.why} Without it nobody can tell what reaches the instrument.`,
+      'Chain loss unknown',
+    ),
+  ]
 }
 
 function heat(input: BenchCheckInput, stairs: LevelStairs): BenchCheck[] {
   const hot = stairs.stairs
     .filter(stair => soaks(stair.part) || stair.part.ratingW !== null)
     .map(stair => ({ part: stair.part, heatW: stair.heatW, throughW: wattsFromDbm(stair.inDbm) }))
-  if (stairs.termination) hot.push({ part: stairs.termination.part, heatW: stairs.termination.heatW, throughW: stairs.termination.heatW })
-  return hot.flatMap(({ part, heatW, throughW }) => (heatW === null ? [] : heatOfPart(input, part, soaks(part) ? heatW : throughW)))
+  if (stairs.termination)
+    hot.push({
+      part: stairs.termination.part,
+      heatW: stairs.termination.heatW,
+      throughW: stairs.termination.heatW,
+    })
+  return hot.flatMap(({ part, heatW, throughW }) =>
+    heatW === null ? [] : heatOfPart(input, part, soaks(part) ? heatW : throughW),
+  )
 }
 
 /** Pads and loads turn what they take into heat; the others carry it. */
@@ -115,24 +173,70 @@ function soaks(part: Part): boolean {
 function heatOfPart(input: BenchCheckInput, part: Part, keyedW: number): BenchCheck[] {
   const verb = soaks(part) ? 'takes up' : 'carries'
   if (part.ratingW === null)
-    return keyedW < 0.05 ? [] : [check(`heat:${part.id}`, 'caution', `${part.name} has no power rating on record, and ${verb} ${printWatts(keyedW, 2)}.`, 'Find its rating before a long key-down.', `${part.name}: rating not known`, part.id)]
+    return keyedW < 0.05
+      ? []
+      : [
+          check(
+            `heat:${part.id}`,
+            'caution',
+            `${part.name} has no power rating on record, and ${verb} ${printWatts(keyedW, 2)}.`,
+            'Find its rating before a long key-down.',
+            `${part.name}: rating not known`,
+            part.id,
+          ),
+        ]
   const conditions = input.conditions ?? HEAT_DEFAULTS
   const result = partHeat(part, keyedW, conditions)
   const rating = ratingInWords(part, result, conditions)
-  const bad = (severity: CheckSeverity, text: string, lamp: string) => [check(`heat:${part.id}`, severity, `${part.name} is rated ${rating}, and ${verb} ${printWatts(keyedW, 2)} at ${powerInWords(input)}.`, text, lamp, part.id)]
-  if (result.mayBeKeyedS === 0) return bad('danger', 'Do not key up: put a larger one nearest the radio.', `${part.name} too small`)
+  const bad = (severity: CheckSeverity, text: string, lamp: string) => [
+    check(
+      `heat:${part.id}`,
+      severity,
+      `${part.name} is rated ${rating}, and ${verb} ${printWatts(keyedW, 2)} at ${powerInWords(input)}.`,
+      text,
+      lamp,
+      part.id,
+    ),
+  ]
+  if (result.mayBeKeyedS === 0)
+    return bad('danger', 'Do not key up: put a larger one nearest the radio.', `${part.name} too small`)
   if (result.averageW > result.ratingW! * 1.0001)
-    return bad('danger', `Over the planned ${conditions.duty.keyedS} s keyed and ${conditions.duty.restS} s of rest that is ${printWatts(result.averageW, 2)}. Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest: plan for that, or put a larger one nearest the radio.`, `${part.name} too small for this duty`)
-  if (!result.continuous) return bad('caution', `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest. It gets hot enough to burn.`, `${part.name}: ${minutes(result.mayBeKeyedS)} in ${minutes(result.averagingS)}`)
-  if (keyedW > result.ratingW! * CLOSE_TO_RATING) return bad('caution', 'Close to its rating: key down briefly and let it cool. It gets hot enough to burn.', `${part.name} close to its rating`)
+    return bad(
+      'danger',
+      `Over the planned ${conditions.duty.keyedS} s keyed and ${conditions.duty.restS} s of rest that is ${printWatts(result.averageW, 2)}. Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest: plan for that, or put a larger one nearest the radio.`,
+      `${part.name} too small for this duty`,
+    )
+  if (!result.continuous)
+    return bad(
+      'caution',
+      `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest. It gets hot enough to burn.`,
+      `${part.name}: ${minutes(result.mayBeKeyedS)} in ${minutes(result.averagingS)}`,
+    )
+  if (keyedW > result.ratingW! * CLOSE_TO_RATING)
+    return bad(
+      'caution',
+      'Close to its rating: key down briefly and let it cool. It gets hot enough to burn.',
+      `${part.name} close to its rating`,
+    )
   return soaks(part)
-    ? [check(`heat:${part.id}`, 'ok', `${part.name} takes up ${printWatts(keyedW, 2)} of its ${rating}.`, '', keyedW > 0.1 * result.ratingW! || part.kind === 'load' ? `${part.name} within its rating` : null, part.id)]
+    ? [
+        check(
+          `heat:${part.id}`,
+          'ok',
+          `${part.name} takes up ${printWatts(keyedW, 2)} of its ${rating}.`,
+          '',
+          keyedW > 0.1 * result.ratingW! || part.kind === 'load' ? `${part.name} within its rating` : null,
+          part.id,
+        ),
+      ]
     : []
 }
 
 function ratingInWords(part: Part, heat: PartHeat, conditions: HeatConditions): string {
   const full = printClaimW(part.ratingW!)
-  return heat.ratingW! < part.ratingW! * 0.9999 ? `${full} (${printWatts(heat.ratingW, 2)} at ${conditions.ambientC} °C)` : full
+  return heat.ratingW! < part.ratingW! * 0.9999
+    ? `${full} (${printWatts(heat.ratingW, 2)} at ${conditions.ambientC} °C)`
+    : full
 }
 
 function minutes(seconds: number): string {
@@ -141,31 +245,93 @@ function minutes(seconds: number): string {
 
 /** A tap passes nearly everything on: somebody must take it. */
 function throughPorts(input: BenchCheckInput): BenchCheck[] {
-  return input.chain.parts.filter(({ kind }) => kind === 'sampler' || kind === 'coupler').map(part =>
-    check(`through:${part.id}`, 'note', `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`, 'The load does not stand in this row; look that it is there.', null, part.id))
+  return input.chain.parts
+    .filter(({ kind }) => kind === 'sampler' || kind === 'coupler')
+    .map(part =>
+      check(
+        `through:${part.id}`,
+        'note',
+        `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`,
+        'The load does not stand in this row; look that it is there.',
+        null,
+        part.id,
+      ),
+    )
 }
 
 function calibrations(input: BenchCheckInput): BenchCheck[] {
   if (!input.calibration) return []
-  return calibrationAges(input.chain, input.calibration).map(({ partId, partName, days, stale }) => stale
-    ? check(`calibration:${partId}`, 'caution', `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`, 'Measure this path again before you rely on it.', 'Calibration out of date', partId)
-    : check(`calibration:${partId}`, 'ok', `${partName} was measured ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`, '', null, partId))
+  return calibrationAges(input.chain, input.calibration).map(({ partId, partName, days, stale }) =>
+    stale
+      ? check(
+          `calibration:${partId}`,
+          'caution',
+          `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`,
+          'Measure this path again before you rely on it.',
+          'Calibration out of date',
+          partId,
+        )
+      : check(
+          `calibration:${partId}`,
+          'ok',
+          `${partName} was measured ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`,
+          '',
+          null,
+          partId,
+        ),
+  )
 }
 
-function analyserWindow(analyser: SpectrumAnalyser | Receiver, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
+function analyserWindow(
+  analyser: SpectrumAnalyser | Receiver,
+  stairs: LevelStairs,
+  input: BenchCheckInput,
+): BenchCheck[] {
   const level = stairs.atInstrumentDbm
   if (level === null) return []
   const below = analyser.damageDbm - level
   const arrives = `The carrier reaches ${analyser.name} at ${printDbm(level)}`
   if (below <= 0)
-    return [check('damage', 'danger', `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`, `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`, `${short(analyser)} would be damaged`)]
+    return [
+      check(
+        'damage',
+        'danger',
+        `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`,
+        `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`,
+        `${short(analyser)} would be damaged`,
+      ),
+    ]
   const checks: BenchCheck[] = []
   if (below < NEAR_DAMAGE_DB)
-    checks.push(check('damage', 'caution', `${arrives}, only ${printDb(below)} below damage.`, 'A radio that makes more than it claims would break it. Add a pad.', `${short(analyser)} ${printDb(below, 0)} below damage`))
+    checks.push(
+      check(
+        'damage',
+        'caution',
+        `${arrives}, only ${printDb(below)} below damage.`,
+        'A radio that makes more than it claims would break it. Add a pad.',
+        `${short(analyser)} ${printDb(below, 0)} below damage`,
+      ),
+    )
   if (level > analyser.overloadDbm)
-    checks.push(check('overload', 'caution', `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`, `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`, below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded'))
+    checks.push(
+      check(
+        'overload',
+        'caution',
+        `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`,
+        `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`,
+        below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded',
+      ),
+    )
   if (checks.length === 0)
-    checks.push(check('damage', 'ok', `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`, '', `${short(analyser)} ${printDb(below, 0)} below damage`))
+    checks.push(
+      check(
+        'damage',
+        'ok',
+        `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`,
+        '',
+        `${short(analyser)} ${printDb(below, 0)} below damage`,
+      ),
+    )
   return checks
 }
 
@@ -177,10 +343,34 @@ function meterWindow(meter: PowerMeter, stairs: LevelStairs, input: BenchCheckIn
   if (stairs.atInstrumentDbm === null) return []
   const powerW = wattsFromDbm(stairs.atInstrumentDbm)
   if (powerW > meter.maxInputW * 1.0001)
-    return [check('damage', 'danger', `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`, 'Do not key up.', 'Meter would be damaged')]
+    return [
+      check(
+        'damage',
+        'danger',
+        `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`,
+        'Do not key up.',
+        'Meter would be damaged',
+      ),
+    ]
   if (powerW > meter.fullScaleW * 1.0001)
-    return [check('overload', 'caution', `${printWatts(powerW, 2)} is beyond the ${printClaimW(meter.fullScaleW)} full scale of ${meter.name}.`, 'Choose its larger range, or it cannot be read.', 'Meter off its scale')]
-  return [check('damage', 'ok', `${meter.name} gets ${printWatts(powerW, 2)} of its ${printClaimW(meter.maxInputW)}.`, '', 'Meter within its range')]
+    return [
+      check(
+        'overload',
+        'caution',
+        `${printWatts(powerW, 2)} is beyond the ${printClaimW(meter.fullScaleW)} full scale of ${meter.name}.`,
+        'Choose its larger range, or it cannot be read.',
+        'Meter off its scale',
+      ),
+    ]
+  return [
+    check(
+      'damage',
+      'ok',
+      `${meter.name} gets ${printWatts(powerW, 2)} of its ${printClaimW(meter.maxInputW)}.`,
+      '',
+      'Meter within its range',
+    ),
+  ]
 }
 
 function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnalyser): BenchCheck[] {
@@ -202,14 +392,38 @@ function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnalyser): 
   }
   if (worstDb === Infinity) return []
   if (short.length === 0)
-    return [check('floor', 'ok', `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`)]
-  return [check('floor', 'caution', worstDb > 0 ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.` : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`, `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`, 'Noise too near the limit')]
+    return [
+      check(
+        'floor',
+        'ok',
+        `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`,
+      ),
+    ]
+  return [
+    check(
+      'floor',
+      'caution',
+      worstDb > 0
+        ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.`
+        : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`,
+      `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`,
+      'Noise too near the limit',
+    ),
+  ]
 }
 
 function reach(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   const words = outOfReachInWords(input.chain, instrument, input.carrierHz, input.highestHarmonic)
   if (words === null)
-    return input.highestHarmonic > 1 ? [check('reach', 'ok', `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ${instrument.name}.`)] : []
+    return input.highestHarmonic > 1
+      ? [
+          check(
+            'reach',
+            'ok',
+            `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ${instrument.name}.`,
+          ),
+        ]
+      : []
   return [check('reach', 'note', `${words}.`, 'Reported as not covered, never as clean.')]
 }
 
@@ -226,10 +440,25 @@ function offset(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   if (losses.length === 0) return []
   const set = input.chain.offsetOnInstrumentDb
   if (set === 0)
-    return [check('offset', 'ok', `Offset if you want the instrument to show the radio: ${wanted.join(', ')}.`, 'Now set to 0: type what it shows, the chain is added here.')]
+    return [
+      check(
+        'offset',
+        'ok',
+        `Offset if you want the instrument to show the radio: ${wanted.join(', ')}.`,
+        'Now set to 0: type what it shows, the chain is added here.',
+      ),
+    ]
   const off = Math.max(...losses.map(lossDb => Math.abs(set - lossDb)))
   const title = `The instrument is said to add ${printSigned(set, 2)} dB; the chain asks for ${wanted.join(', ')}.`
   return off > 1
-    ? [check('offset', 'caution', title, `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, as long as the instrument really is set to ${printSigned(set, 2)} dB.`, `Offset ${printSigned(set, 1)} dB on the instrument`)]
+    ? [
+        check(
+          'offset',
+          'caution',
+          title,
+          `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, as long as the instrument really is set to ${printSigned(set, 2)} dB.`,
+          `Offset ${printSigned(set, 1)} dB on the instrument`,
+        ),
+      ]
     : [check('offset', 'ok', title, 'The difference is put right here.')]
 }

@@ -22,7 +22,9 @@ export function calibrationLoss(calibration: Calibration): LossPoint[] {
 
 /** The calibrations a chain rests on now, to be kept with a reading taken through it. */
 export function pinsOf(chain: Chain): Record<string, string> {
-  return Object.fromEntries(chain.parts.flatMap(part => (part.calibrationId === null ? [] : [[part.id, part.calibrationId]])))
+  return Object.fromEntries(
+    chain.parts.flatMap(part => (part.calibrationId === null ? [] : [[part.id, part.calibrationId]])),
+  )
 }
 
 /**
@@ -30,11 +32,22 @@ export function pinsOf(chain: Chain): Record<string, string> {
  * (`pins`), or that is current now (`pins` null), moved on by the swaps the reviewer asked for. A calibrated
  * part carries the measured loss as a table, known to its expanded uncertainty.
  */
-export function calibratedChain(chain: Chain, input: { calibrations: readonly Calibration[]; swaps: readonly CalibrationSwap[]; pins: CalibrationPins | null }): Chain {
+export function calibratedChain(
+  chain: Chain,
+  input: {
+    calibrations: readonly Calibration[]
+    swaps: readonly CalibrationSwap[]
+    pins: CalibrationPins | null
+  },
+): Chain {
   if (input.calibrations.length === 0) return chain
   return {
-    ...chain, parts: chain.parts.map((part) => {
-      const pinned = input.pins === null ? part.calibrationId : standingCalibration(part.id, input.pins[part.id] ?? null, input.swaps)
+    ...chain,
+    parts: chain.parts.map(part => {
+      const pinned =
+        input.pins === null
+          ? part.calibrationId
+          : standingCalibration(part.id, input.pins[part.id] ?? null, input.swaps)
       const calibration = input.calibrations.find(({ id }) => id === pinned)
       return calibration ? calibratedPart(part, calibration) : part
     }),
@@ -44,13 +57,27 @@ export function calibratedChain(chain: Chain, input: { calibrations: readonly Ca
 /** A part with the loss a calibration found for it. */
 export function calibratedPart(part: Part, calibration: Calibration): Part {
   return {
-    ...part, loss: { kind: 'table', points: calibrationLoss(calibration) },
-    lossUncertainty: { halfWidthDb: calibration.expandedDb, distribution: 'normal', assumed: false, shareOfLoss: 0, flatnessDb: null },
+    ...part,
+    loss: { kind: 'table', points: calibrationLoss(calibration) },
+    lossUncertainty: {
+      halfWidthDb: calibration.expandedDb,
+      distribution: 'normal',
+      assumed: false,
+      shareOfLoss: 0,
+      flatnessDb: null,
+    },
   }
 }
 
-/** The calibration a reading of a part is judged by: the one it was pinned to, moved on by the swaps the reviewer asked for. */
-export function standingCalibration(partId: string, id: string | null, swaps: readonly CalibrationSwap[]): string | null {
+/**
+ * The calibration a reading of a part is judged by: the one it was pinned to, moved on by the swaps the
+ * reviewer asked for.
+ */
+export function standingCalibration(
+  partId: string,
+  id: string | null,
+  swaps: readonly CalibrationSwap[],
+): string | null {
   let current = id
   for (const swap of swaps) if (swap.partId === partId && swap.fromId === current) current = swap.toId
   return current

@@ -11,8 +11,11 @@ export interface CalibrationAge {
 }
 
 /** Ages of the calibrations a chain rests on, at an instant; stale beyond the review's chosen age in days. */
-export function calibrationAges(chain: Chain, input: { calibrations: readonly Calibration[]; at: string; maxAgeDays: number }): CalibrationAge[] {
-  return chain.parts.flatMap((part) => {
+export function calibrationAges(
+  chain: Chain,
+  input: { calibrations: readonly Calibration[]; at: string; maxAgeDays: number },
+): CalibrationAge[] {
+  return chain.parts.flatMap(part => {
     const calibration = input.calibrations.find(({ id }) => id === part.calibrationId)
     if (!calibration) return []
     const days = daysBetween(calibration.at, input.at)

@@ -13,15 +13,25 @@ const SMALLEST_MISMATCH_DB = 0.003
  * What the chain itself adds to a reading's uncertainty: each part's loss, and the mismatch between
  * every two facing ports with the loss between them counted twice.
  */
-export function chainContributions(chain: Chain, instrument: Instrument, frequencyHz: number): Contribution[] {
+export function chainContributions(
+  chain: Chain,
+  instrument: Instrument,
+  frequencyHz: number,
+): Contribution[] {
   const { before } = chainPath(chain, instrument)
-  return [...before.flatMap(part => partContributions(part, frequencyHz)), ...mismatchContributions(chain, instrument, frequencyHz)]
+  return [
+    ...before.flatMap(part => partContributions(part, frequencyHz)),
+    ...mismatchContributions(chain, instrument, frequencyHz),
+  ]
 }
 
 /** Half-width of a part's loss at a frequency, dB: what is stated, and the share of the loss on top of it. */
 export function partHalfWidthDb(part: Part, frequencyHz: number): number {
   const loss = partLossAt(part, frequencyHz)
-  return part.lossUncertainty.halfWidthDb + part.lossUncertainty.shareOfLoss * (loss.known ? Math.abs(loss.lossDb) : 0)
+  return (
+    part.lossUncertainty.halfWidthDb +
+    part.lossUncertainty.shareOfLoss * (loss.known ? Math.abs(loss.lossDb) : 0)
+  )
 }
 
 /** A part's loss as one line, or as two where it is known how much of it changes with frequency. */
@@ -30,11 +40,23 @@ function partContributions(part: Part, frequencyHz: number): Contribution[] {
   const halfWidthDb = partHalfWidthDb(part, frequencyHz)
   if (halfWidthDb === 0) return []
   const line = { group: 'part' as const, distribution, assumed }
-  if (flatnessDb === null || distribution === 'normal') return [contribution({ ...line, id: `part:${part.id}`, label: part.name, halfWidthDb })]
+  if (flatnessDb === null || distribution === 'normal')
+    return [contribution({ ...line, id: `part:${part.id}`, label: part.name, halfWidthDb })]
   const flat = Math.min(flatnessDb, halfWidthDb)
   return [
-    contribution({ ...line, id: `part:${part.id}/level`, label: `${part.name}, level`, halfWidthDb: halfWidthDb - flat, sharedKey: `part:${part.id}` }),
-    contribution({ ...line, id: `part:${part.id}/flatness`, label: `${part.name}, over frequency`, halfWidthDb: flat }),
+    contribution({
+      ...line,
+      id: `part:${part.id}/level`,
+      label: `${part.name}, level`,
+      halfWidthDb: halfWidthDb - flat,
+      sharedKey: `part:${part.id}`,
+    }),
+    contribution({
+      ...line,
+      id: `part:${part.id}/flatness`,
+      label: `${part.name}, over frequency`,
+      halfWidthDb: flat,
+    }),
   ].filter(one => one.halfWidthDb > 0)
 }
 
@@ -42,11 +64,23 @@ function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz
   const { before, termination } = chainPath(chain, instrument)
   const ports = [
     { id: 'radio', label: 'radio', vswr: ASSUMED_RADIO_VSWR, lossDb: 0, assumed: true },
-    ...before.map((part) => {
+    ...before.map(part => {
       const loss = partLossAt(part, frequencyHz)
-      return { id: part.id, label: part.name, vswr: part.vswr, lossDb: loss.known ? loss.lossDb : 0, assumed: false }
+      return {
+        id: part.id,
+        label: part.name,
+        vswr: part.vswr,
+        lossDb: loss.known ? loss.lossDb : 0,
+        assumed: false,
+      }
     }),
-    { id: instrument.id, label: instrument.name, vswr: Math.max(instrument.vswr, termination?.vswr ?? 1), lossDb: 0, assumed: false },
+    {
+      id: instrument.id,
+      label: instrument.name,
+      vswr: Math.max(instrument.vswr, termination?.vswr ?? 1),
+      lossDb: 0,
+      assumed: false,
+    },
   ]
   const found: Contribution[] = []
   for (let i = 0; i < ports.length; i++) {
@@ -55,7 +89,11 @@ function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz
       const left = ports[i]!
       const right = ports[j]!
       const one = mismatchContribution(
-        { id: `mismatch:${left.id}:${right.id}`, label: `Mismatch, ${left.label} to ${right.label}`, assumed: left.assumed },
+        {
+          id: `mismatch:${left.id}:${right.id}`,
+          label: `Mismatch, ${left.label} to ${right.label}`,
+          assumed: left.assumed,
+        },
         { vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb: Math.max(0, lossBetweenDb) },
       )
       if (one.halfWidthDb >= SMALLEST_MISMATCH_DB) found.push(one)

@@ -12,10 +12,14 @@ export interface HeatConditions {
   duty: Duty
 }
 
-export const HEAT_DEFAULTS = { ambientC: 25, duty: { keyedS: 60, restS: 60 } } as const satisfies HeatConditions
+export const HEAT_DEFAULTS = {
+  ambientC: 25,
+  duty: { keyedS: 60, restS: 60 },
+} as const satisfies HeatConditions
 
 /**
- * Time over which a part averages what heats it, s: one minute for the small bodies of parts under 20 W, five for
+ * Time over which a part averages what heats it, s: one minute for the small bodies of parts under 20 W, five
+ * for
  * finned pads and loads (common practice, no source; on the careful side).
  */
 export function averagingTimeS(part: Part): number {
@@ -52,7 +56,8 @@ export function deratedW(part: Part, ambientC: number): number | null {
 }
 
 /**
- * Heat bookkeeping of one part: the average over the planned duty against its derated rating, the peak against
+ * Heat bookkeeping of one part: the average over the planned duty against its derated rating, the peak
+ * against
  * the most it may see, and how long it may be keyed.
  * @param keyedW - power it takes up (or, for parts that only carry it, carries) while keyed.
  */
@@ -62,17 +67,33 @@ export function partHeat(part: Part, keyedW: number, conditions: HeatConditions)
   const peakW = part.peakW ?? ratingW
   const averagingS = averagingTimeS(part)
   const averageW = averageOver(keyedW, duty, averagingS)
-  const bears = ratingW === null || peakW === null ? 0 : keyedW > peakW * TOLERANCE ? 0 : ratingW >= keyedW / TOLERANCE ? averagingS : (averagingS * ratingW) / keyedW
+  const bears =
+    ratingW === null || peakW === null
+      ? 0
+      : keyedW > peakW * TOLERANCE
+        ? 0
+        : ratingW >= keyedW / TOLERANCE
+          ? averagingS
+          : (averagingS * ratingW) / keyedW
   return {
-    ratingW, peakW, keyedW, averageW, continuous: bears >= averagingS,
-    averagingS, mayBeKeyedS: bears, restS: bears >= averagingS ? 0 : averagingS - bears,
+    ratingW,
+    peakW,
+    keyedW,
+    averageW,
+    continuous: bears >= averagingS,
+    averagingS,
+    mayBeKeyedS: bears,
+    restS: bears >= averagingS ? 0 : averagingS - bears,
   }
 }
 
 /** A rating met to the last digit is met. */
 const TOLERANCE = 1.0001
 
-/** Average over the worst stretch of a duty as long as the part averages: a short duty averages out, a long key-down does not. */
+/**
+ * Average over the worst stretch of a duty as long as the part averages: a short duty averages out, a long
+ * key-down does not.
+ */
 function averageOver(keyedW: number, duty: Duty, averagingS: number): number {
   const cycleS = duty.keyedS + duty.restS
   if (duty.keyedS >= averagingS || cycleS <= 0) return keyedW

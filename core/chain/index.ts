@@ -1,4 +1,18 @@
-export type { Calibration, CalibrationPoint, Chain, CoaxLoss, Instrument, LossPoint, LossUncertainty, Part, PartKind, PartLoss, PowerMeter, Receiver, SpectrumAnalyser } from './types'
+export type {
+  Calibration,
+  CalibrationPoint,
+  Chain,
+  CoaxLoss,
+  Instrument,
+  LossPoint,
+  LossUncertainty,
+  Part,
+  PartKind,
+  PartLoss,
+  PowerMeter,
+  Receiver,
+  SpectrumAnalyser,
+} from './types'
 export { coaxLossDb, partLossAt, type LossAnswer } from './partLoss'
 export { chainPath, type ChainPath } from './chainPath'
 export { chainLossAt } from './chainLoss'
@@ -6,10 +20,33 @@ export { levelStairs, levelStairsFromWatts, type LevelStairs, type Stair } from 
 export { reachAt, outOfReachInWords, harmonicList, type Reach } from './reach'
 export { chainContributions, partHalfWidthDb, ASSUMED_RADIO_VSWR } from './chainContributions'
 export { instrumentContributions, accuracyInWords } from './instrumentContributions'
-export { benchChecks, worstSeverity, type BenchCheck, type CheckSeverity, type BenchCheckInput } from './benchChecks'
+export {
+  benchChecks,
+  worstSeverity,
+  type BenchCheck,
+  type CheckSeverity,
+  type BenchCheckInput,
+} from './benchChecks'
 export { newPart, newChain, newPowerMeter, newReceiver, newSpectrumAnalyser } from './templates'
 export { coaxTerms, libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
-export { calibratedChain, calibratedPart, calibrationLoss, daysBetween, pinsOf, standingCalibration, type CalibrationPins, type CalibrationSwap } from './calibrated'
+export {
+  calibratedChain,
+  calibratedPart,
+  calibrationLoss,
+  daysBetween,
+  pinsOf,
+  standingCalibration,
+  type CalibrationPins,
+  type CalibrationSwap,
+} from './calibrated'
 export { calibrationAges, type CalibrationAge } from './calibrationAge'
-export { averagingTimeS, deratedW, partHeat, HEAT_DEFAULTS, type Duty, type HeatConditions, type PartHeat } from './heat'
+export {
+  averagingTimeS,
+  deratedW,
+  partHeat,
+  HEAT_DEFAULTS,
+  type Duty,
+  type HeatConditions,
+  type PartHeat,
+} from './heat'
 export { judgePadTest, type PadTest, type PadTestOutcome, type PadTestResult } from './padTest'

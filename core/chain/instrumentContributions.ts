@@ -7,36 +7,83 @@ import type { Instrument, SpectrumAnalyser } from './types'
  * @param reading.atInstrumentDbm - level at the instrument's own connector.
  * @param reading.resolutionDb - weight of the last digit that was typed, dB.
  */
-export function instrumentContributions(instrument: Instrument, reading: { atInstrumentDbm: number; resolutionDb: number }): Contribution[] {
+export function instrumentContributions(
+  instrument: Instrument,
+  reading: { atInstrumentDbm: number; resolutionDb: number },
+): Contribution[] {
   const readingW = wattsFromDbm(reading.atInstrumentDbm)
-  const displayDb = instrument.kind !== 'power-meter' || instrument.resolution === 0
-    ? instrument.resolution
-    : percentAsDb(100, { scaleW: instrument.resolution, readingW })
+  const displayDb =
+    instrument.kind !== 'power-meter' || instrument.resolution === 0
+      ? instrument.resolution
+      : percentAsDb(100, { scaleW: instrument.resolution, readingW })
   const stepDb = Math.max(displayDb, reading.resolutionDb)
-  const accuracy = instrument.kind === 'spectrum-analyser'
-    ? analyserContributions(instrument)
-    : instrument.kind === 'receiver'
-    ? [contribution({ id: `receiver:${instrument.id}`, group: 'instrument', label: instrument.name, distribution: 'rectangular', halfWidthDb: instrument.ratioDb, assumed: instrument.assumed })]
-    : [powerShareContribution({ id: `meter:${instrument.id}`, label: instrument.name, assumed: instrument.assumed }, instrument.accuracyPercent, { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW })]
-  return [...accuracy, contribution({ id: 'resolution', group: 'resolution', label: 'Last digit of the display', distribution: 'rectangular', halfWidthDb: stepDb / 2 })]
+  const accuracy =
+    instrument.kind === 'spectrum-analyser'
+      ? analyserContributions(instrument)
+      : instrument.kind === 'receiver'
+        ? [
+            contribution({
+              id: `receiver:${instrument.id}`,
+              group: 'instrument',
+              label: instrument.name,
+              distribution: 'rectangular',
+              halfWidthDb: instrument.ratioDb,
+              assumed: instrument.assumed,
+            }),
+          ]
+        : [
+            powerShareContribution(
+              { id: `meter:${instrument.id}`, label: instrument.name, assumed: instrument.assumed },
+              instrument.accuracyPercent,
+              { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW },
+            ),
+          ]
+  return [
+    ...accuracy,
+    contribution({
+      id: 'resolution',
+      group: 'resolution',
+      label: 'Last digit of the display',
+      distribution: 'rectangular',
+      halfWidthDb: stepDb / 2,
+    }),
+  ]
 }
 
 /** An analyser's accuracy as one line, or as two where it is known how much of it changes with frequency. */
 function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
-  const line = { group: 'instrument' as const, distribution: 'rectangular' as const, assumed: analyser.assumed }
+  const line = {
+    group: 'instrument' as const,
+    distribution: 'rectangular' as const,
+    assumed: analyser.assumed,
+  }
   const id = `analyser:${analyser.id}`
-  if (analyser.flatnessDb === null) return [contribution({ ...line, id, label: analyser.name, halfWidthDb: analyser.amplitudeAccuracyDb })]
+  if (analyser.flatnessDb === null)
+    return [contribution({ ...line, id, label: analyser.name, halfWidthDb: analyser.amplitudeAccuracyDb })]
   const flat = Math.min(analyser.flatnessDb, analyser.amplitudeAccuracyDb)
   return [
-    contribution({ ...line, id: `${id}/level`, label: `${analyser.name}, level`, halfWidthDb: analyser.amplitudeAccuracyDb - flat, sharedKey: id }),
-    contribution({ ...line, id: `${id}/flatness`, label: `${analyser.name}, over frequency`, halfWidthDb: flat }),
+    contribution({
+      ...line,
+      id: `${id}/level`,
+      label: `${analyser.name}, level`,
+      halfWidthDb: analyser.amplitudeAccuracyDb - flat,
+      sharedKey: id,
+    }),
+    contribution({
+      ...line,
+      id: `${id}/flatness`,
+      label: `${analyser.name}, over frequency`,
+      halfWidthDb: flat,
+    }),
   ]
 }
 
 /** The instrument's accuracy in words: `±5 % of full scale, 20 W` or `±2 dB`. */
 export function accuracyInWords(instrument: Instrument): string {
-  if (instrument.kind === 'spectrum-analyser') return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
-  if (instrument.kind === 'receiver') return `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios${instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`}`
+  if (instrument.kind === 'spectrum-analyser')
+    return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
+  if (instrument.kind === 'receiver')
+    return `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios${instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`}`
   return instrument.accuracyOf === 'reading'
     ? `±${instrument.accuracyPercent} % of reading`
     : `±${instrument.accuracyPercent} % of full scale (${instrument.fullScaleW} W)`

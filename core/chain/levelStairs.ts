@@ -23,31 +23,59 @@ export interface LevelStairs {
   termination: { part: Part; heatW: number } | null
 }
 
-/** The level of a signal of `startDbm` at the radio's socket, part by part down the chain, at one frequency. */
-export function levelStairs(chain: Chain, instrument: Instrument | undefined, signal: { startDbm: number; frequencyHz: number }): LevelStairs {
+/**
+ * The level of a signal of `startDbm` at the radio's socket, part by part down the chain, at one frequency.
+ */
+export function levelStairs(
+  chain: Chain,
+  instrument: Instrument | undefined,
+  signal: { startDbm: number; frequencyHz: number },
+): LevelStairs {
   const path = chainPath(chain, instrument)
   const stairs: Stair[] = []
   let levelDbm: number | null = signal.startDbm
   for (const part of path.before) {
     const answer = partLossAt(part, signal.frequencyHz)
     if (levelDbm === null || !answer.known) {
-      stairs.push({ part, inDbm: levelDbm ?? Number.NaN, outDbm: null, lossDb: answer.known ? answer.lossDb : null, heatW: null })
+      stairs.push({
+        part,
+        inDbm: levelDbm ?? Number.NaN,
+        outDbm: null,
+        lossDb: answer.known ? answer.lossDb : null,
+        heatW: null,
+      })
       levelDbm = null
       continue
     }
     const outDbm: number = levelDbm - answer.lossDb
-    stairs.push({ part, inDbm: levelDbm, outDbm, lossDb: answer.lossDb, heatW: wattsFromDbm(levelDbm) - wattsFromDbm(outDbm) })
+    stairs.push({
+      part,
+      inDbm: levelDbm,
+      outDbm,
+      lossDb: answer.lossDb,
+      heatW: wattsFromDbm(levelDbm) - wattsFromDbm(outDbm),
+    })
     levelDbm = outDbm
   }
   return {
     startDbm: signal.startDbm,
     stairs,
     atInstrumentDbm: levelDbm,
-    termination: path.termination && levelDbm !== null ? { part: path.termination, heatW: wattsFromDbm(levelDbm) } : null,
+    termination:
+      path.termination && levelDbm !== null
+        ? { part: path.termination, heatW: wattsFromDbm(levelDbm) }
+        : null,
   }
 }
 
 /** As `levelStairs`, from a power in W. */
-export function levelStairsFromWatts(chain: Chain, instrument: Instrument | undefined, signal: { powerW: number; frequencyHz: number }): LevelStairs {
-  return levelStairs(chain, instrument, { startDbm: dbmFromWatts(signal.powerW), frequencyHz: signal.frequencyHz })
+export function levelStairsFromWatts(
+  chain: Chain,
+  instrument: Instrument | undefined,
+  signal: { powerW: number; frequencyHz: number },
+): LevelStairs {
+  return levelStairs(chain, instrument, {
+    startDbm: dbmFromWatts(signal.powerW),
+    frequencyHz: signal.frequencyHz,
+  })
 }

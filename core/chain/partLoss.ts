@@ -18,7 +18,10 @@ export function partLossAt(part: Part, frequencyHz: number): LossAnswer {
   const { below, above, first, last } = neighbours(part.loss.points, frequencyHz)
   if (!first || !last) return { known: false, why: `${part.name} has an empty loss table.` }
   if (!below || !above)
-    return { known: false, why: `The loss table of ${part.name} runs from ${printFrequencyShort(first.frequencyHz)} to ${printFrequencyShort(last.frequencyHz)}, and ${printMhz(frequencyHz)} lies outside.` }
+    return {
+      known: false,
+      why: `The loss table of ${part.name} runs from ${printFrequencyShort(first.frequencyHz)} to ${printFrequencyShort(last.frequencyHz)}, and ${printMhz(frequencyHz)} lies outside.`,
+    }
   if (above.frequencyHz === below.frequencyHz) return { known: true, lossDb: below.lossDb }
   const way = Math.log(frequencyHz / below.frequencyHz) / Math.log(above.frequencyHz / below.frequencyHz)
   return { known: true, lossDb: below.lossDb + way * (above.lossDb - below.lossDb) }
@@ -33,7 +36,12 @@ export function coaxLossDb(coax: CoaxLoss, frequencyHz: number): number {
   return (coax.lengthM / 100) * (coax.rootDbPer100M * Math.sqrt(f) + coax.linearDbPer100M * f)
 }
 
-interface Neighbours { below?: LossPoint; above?: LossPoint; first?: LossPoint; last?: LossPoint }
+interface Neighbours {
+  below?: LossPoint
+  above?: LossPoint
+  first?: LossPoint
+  last?: LossPoint
+}
 
 /** The points next to a frequency on both sides, and the ends of the table, in whatever order it stands. */
 function neighbours(points: readonly LossPoint[], frequencyHz: number): Neighbours {
@@ -41,8 +49,10 @@ function neighbours(points: readonly LossPoint[], frequencyHz: number): Neighbou
   for (const point of points) {
     if (!found.first || point.frequencyHz < found.first.frequencyHz) found.first = point
     if (!found.last || point.frequencyHz > found.last.frequencyHz) found.last = point
-    if (point.frequencyHz <= frequencyHz && (!found.below || point.frequencyHz > found.below.frequencyHz)) found.below = point
-    if (point.frequencyHz >= frequencyHz && (!found.above || point.frequencyHz < found.above.frequencyHz)) found.above = point
+    if (point.frequencyHz <= frequencyHz && (!found.below || point.frequencyHz > found.below.frequencyHz))
+      found.below = point
+    if (point.frequencyHz >= frequencyHz && (!found.above || point.frequencyHz < found.above.frequencyHz))
+      found.above = point
   }
   return found
 }

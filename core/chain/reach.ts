@@ -8,15 +8,28 @@ export type Reach = { covered: true } | { covered: false; why: string; because: 
 /** Can this chain and instrument say anything at `frequencyHz`? */
 export function reachAt(chain: Chain, instrument: Instrument, frequencyHz: number): Reach {
   if (frequencyHz > instrument.toHz)
-    return { covered: false, because: 'instrument', why: `${instrument.name} stops at ${printFrequencyShort(instrument.toHz)}.` }
+    return {
+      covered: false,
+      because: 'instrument',
+      why: `${instrument.name} stops at ${printFrequencyShort(instrument.toHz)}.`,
+    }
   if (frequencyHz < instrument.fromHz)
-    return { covered: false, because: 'instrument', why: `${instrument.name} starts at ${printFrequencyShort(instrument.fromHz)}.` }
+    return {
+      covered: false,
+      because: 'instrument',
+      why: `${instrument.name} starts at ${printFrequencyShort(instrument.fromHz)}.`,
+    }
   const loss = chainLossAt(chain, instrument, frequencyHz)
   return loss.known ? { covered: true } : { covered: false, because: 'chain', why: loss.why }
 }
 
 /** The harmonics of a fundamental out of reach, in words; null when all are within reach. */
-export function outOfReachInWords(chain: Chain, instrument: Instrument, carrierHz: number, highest: number): string | null {
+export function outOfReachInWords(
+  chain: Chain,
+  instrument: Instrument,
+  carrierHz: number,
+  highest: number,
+): string | null {
   const missing: number[] = []
   for (let n = 1; n <= highest; n++) if (!reachAt(chain, instrument, n * carrierHz).covered) missing.push(n)
   const first = missing[0]
@@ -35,7 +48,11 @@ export function harmonicList(numbers: readonly number[]): string {
     if (run && n === run[1] + 1) run[1] = n
     else runs.push([n, n])
   }
-  return runs.map(([from, to]) => from === to ? `×${from}` : to === from + 1 ? `×${from}, ×${to}` : `×${from} to ×${to}`).join(', ')
+  return runs
+    .map(([from, to]) =>
+      from === to ? `×${from}` : to === from + 1 ? `×${from}, ×${to}` : `×${from} to ×${to}`,
+    )
+    .join(', ')
 }
 
 function whyNot(chain: Chain, instrument: Instrument, frequencyHz: number): string {

@@ -1,11 +1,12 @@
 /** Kinds of part a chain is made of. */
-export type PartKind = 'jumper' | 'pad' | 'adapter' | 'load' | 'sampler' | 'coupler' | 'combiner' | 'filter' | 'dc-block'
+export type PartKind =
+  'jumper' | 'pad' | 'adapter' | 'load' | 'sampler' | 'coupler' | 'combiner' | 'filter' | 'dc-block'
 
-/** Loss of a part: one figure, a table over frequency (interpolated in log f, never extrapolated), or the law of a cable. */
-export type PartLoss =
-  | { kind: 'figure'; lossDb: number }
-  | { kind: 'table'; points: LossPoint[] }
-  | CoaxLoss
+/**
+ * Loss of a part: one figure, a table over frequency (interpolated in log f, never extrapolated), or the law
+ * of a cable.
+ */
+export type PartLoss = { kind: 'figure'; lossDb: number } | { kind: 'table'; points: LossPoint[] } | CoaxLoss
 
 /** Loss of a cable: length times (root·√f + linear·f), f in units of 100 MHz; conductor and dielectric. */
 export interface CoaxLoss {
@@ -22,7 +23,9 @@ export interface LossPoint {
   lossDb: number
 }
 
-/** How well a loss is known: ±a from a data sheet (rectangular), or U with k = 2 from a certificate (normal). */
+/**
+ * How well a loss is known: ±a from a data sheet (rectangular), or U with k = 2 from a certificate (normal).
+ */
 export interface LossUncertainty {
   halfWidthDb: number
   distribution: 'rectangular' | 'normal'
@@ -30,7 +33,10 @@ export interface LossUncertainty {
   assumed: boolean
   /** Share of the loss that comes on top of `halfWidthDb`: the spread of a cable type, 0 to 1. */
   shareOfLoss: number
-  /** How much of it changes with frequency, ± dB; the rest is the same at every frequency and cancels in dBc. null: nobody knows, all of it changes. */
+  /**
+   * How much of it changes with frequency, ± dB; the rest is the same at every frequency and cancels in dBc.
+   * null: nobody knows, all of it changes.
+   */
   flatnessDb: number | null
 }
 
@@ -46,7 +52,10 @@ export interface Part {
   vswr: number
   /** Average power it may turn into heat, W at 25 °C; null when nobody says. */
   ratingW: number | null
-  /** Temperature at which nothing of the rating is left, °C; the rating falls in a line from 25 °C. null: not derated. */
+  /**
+   * Temperature at which nothing of the rating is left, °C; the rating falls in a line from 25 °C. null: not
+   * derated.
+   */
   zeroRatingAtC: number | null
   /** Most it may ever see, W, however briefly; null when nobody says: then the rating is the most. */
   peakW: number | null
@@ -90,7 +99,10 @@ interface InstrumentBase {
   assumed: boolean
   /** Smallest step of the display in dB or, for a power meter, in W; what was typed may be coarser. */
   resolution: number
-  /** How well its frequency reference is known, ± parts per million; null where nobody says: then no frequency is judged by it. */
+  /**
+   * How well its frequency reference is known, ± parts per million; null where nobody says: then no frequency
+   * is judged by it.
+   */
   referencePpm: number | null
 }
 
@@ -119,11 +131,17 @@ export interface SpectrumAnalyser extends InstrumentBase {
   amplitudeAccuracyDb: number
   /** How well the floor is known, ± dB. */
   floorDoubtDb: number
-  /** How much of the amplitude accuracy changes with frequency, ± dB; the rest cancels in dBc. null: nobody knows, all of it changes. */
+  /**
+   * How much of the amplitude accuracy changes with frequency, ± dB; the rest cancels in dBc. null: nobody
+   * knows, all of it changes.
+   */
   flatnessDb: number | null
 }
 
-/** What reads modulation and frequency: a service monitor, a deviation meter with counter, or a receiver that records I/Q. */
+/**
+ * What reads modulation and frequency: a service monitor, a deviation meter with counter, or a receiver that
+ * records I/Q.
+ */
 export interface Receiver extends InstrumentBase {
   kind: 'receiver'
   /** Above this it breaks, dBm. */

@@ -8,7 +8,8 @@ export interface ShareRange {
 }
 
 /**
- * What k good of n samples say of the share of good units, two-sided 95 % by default: 1 of 4 gives 0.63 % to 80.6 %.
+ * What k good of n samples say of the share of good units, two-sided 95 % by default: 1 of 4 gives 0.63 % to
+ * 80.6 %.
  * @throws CoreError `out-of-range` when k is not in 0…n, or n is 0.
  * @see C. J. Clopper, E. S. Pearson, Biometrika 26 (1934) 404 (from memory).
  */

@@ -12,7 +12,10 @@ export const SURE = 0.95
 /** The same where the value is guarded by U: 2.5 % are left beyond each end of a 95 % range. */
 const GUARDED = 0.975
 
-/** `upper`: the value must not exceed the limit. `lower`: it must reach it. `both`: it must lie between the limit’s negative and the limit. */
+/**
+ * `upper`: the value must not exceed the limit. `lower`: it must reach it. `both`: it must lie between the
+ * limit’s negative and the limit.
+ */
 export type LimitDirection = 'upper' | 'lower' | 'both'
 
 export interface DecideInput {
@@ -29,9 +32,11 @@ export interface DecideInput {
 
 /**
  * Judges a value against a limit by one of the rules, in either direction or between two limits.
- * - sure either way: inside when the true value complies with at least 95 % probability (Gaussian: value + 1.645·u ≤ limit),
+ * - sure either way: inside when the true value complies with at least 95 % probability (Gaussian: value +
+ * 1.645·u ≤ limit),
  *   outside at 5 % or less, otherwise too close to call;
- * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close; for a lopsided range, with 2.5 % left
+ * - guarded: inside when the whole 95 % range is, outside when none of it is, otherwise too close; for a
+ * lopsided range, with 2.5 % left
  *   beyond either end;
  * - shared risk: the value alone decides;
  * - four states: as guarded, and between the guards conditional pass or conditional fail by the value.
@@ -40,7 +45,15 @@ export interface DecideInput {
  * @see JCGM 106:2012, 7.3 and 8.2 to 8.3; ILAC-G8:09/2019, 4.2.1 to 4.2.3 (from memory).
  */
 export function decide(input: DecideInput): Verdict {
-  const { valueDb: seenDb, limitDb, direction, errors, isUpperBound = false, rule = 'sure-either-way', scale } = input
+  const {
+    valueDb: seenDb,
+    limitDb,
+    direction,
+    errors,
+    isUpperBound = false,
+    rule = 'sure-either-way',
+    scale,
+  } = input
   const mirrored = direction === 'both' && seenDb < 0
   const valueDb = direction === 'both' ? Math.abs(seenDb) : seenDb
   const upper = direction !== 'lower'
@@ -48,14 +61,29 @@ export function decide(input: DecideInput): Verdict {
   const [worse, better] = upper && !mirrored ? [-errors.highDb, -errors.lowDb] : [errors.lowDb, errors.highDb]
   const marginLowDb = marginDb + worse
   const marginHighDb = marginDb + better
-  const probabilityComplies = direction === 'both' ? between(errors, -limitDb - seenDb, limitDb - seenDb) : upper ? errors.probabilityBelow(marginDb) : 1 - below(errors, -marginDb)
+  const probabilityComplies =
+    direction === 'both'
+      ? between(errors, -limitDb - seenDb, limitDb - seenDb)
+      : upper
+        ? errors.probabilityBelow(marginDb)
+        : 1 - below(errors, -marginDb)
   const state = stateFor(rule, { marginDb, probabilityComplies })
   const usable = !isUpperBound || (upper ? state === 'inside' : state === 'outside')
   return {
     state: usable ? state : 'not-covered',
-    marginDb, marginLowDb, marginHighDb, rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
-    probabilityComplies, isBound: isUpperBound, form: rule === 'four-states' ? 'four' : 'three', ...(scale && { scale }),
-    why: !isUpperBound ? null : usable ? 'At the noise floor: the true level is at most this.' : 'At the noise floor, and the floor is not low enough to tell.',
+    marginDb,
+    marginLowDb,
+    marginHighDb,
+    rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
+    probabilityComplies,
+    isBound: isUpperBound,
+    form: rule === 'four-states' ? 'four' : 'three',
+    ...(scale && { scale }),
+    why: !isUpperBound
+      ? null
+      : usable
+        ? 'At the noise floor: the true level is at most this.'
+        : 'At the noise floor, and the floor is not low enough to tell.',
   }
 }
 
@@ -70,9 +98,20 @@ function below(errors: ErrorDistribution, xDb: number): number {
 
 function stateFor(rule: DecisionRule, of: { marginDb: number; probabilityComplies: number }): VerdictState {
   switch (rule) {
-    case 'sure-either-way': return of.probabilityComplies >= SURE ? 'inside' : of.probabilityComplies <= 1 - SURE ? 'outside' : 'too-close'
+    case 'sure-either-way':
+      return of.probabilityComplies >= SURE
+        ? 'inside'
+        : of.probabilityComplies <= 1 - SURE
+          ? 'outside'
+          : 'too-close'
     case 'guarded':
-    case 'four-states': return of.probabilityComplies >= GUARDED ? 'inside' : of.probabilityComplies <= 1 - GUARDED ? 'outside' : 'too-close'
-    case 'shared-risk': return of.marginDb >= 0 ? 'inside' : 'outside'
+    case 'four-states':
+      return of.probabilityComplies >= GUARDED
+        ? 'inside'
+        : of.probabilityComplies <= 1 - GUARDED
+          ? 'outside'
+          : 'too-close'
+    case 'shared-risk':
+      return of.marginDb >= 0 ? 'inside' : 'outside'
   }
 }

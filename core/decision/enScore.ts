@@ -9,7 +9,10 @@ export interface EnScore {
  * E_n = (x1 − x2)/√(U1² + U2²), U the expanded uncertainties (95 %).
  * @see ISO 13528 and ISO/IEC 17043 (from memory).
  */
-export function enScore(first: { value: number; expanded: number }, second: { value: number; expanded: number }): EnScore {
+export function enScore(
+  first: { value: number; expanded: number },
+  second: { value: number; expanded: number },
+): EnScore {
   const en = (first.value - second.value) / Math.hypot(first.expanded, second.expanded)
   return { en, agree: Math.abs(en) <= 1 }
 }

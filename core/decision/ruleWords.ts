@@ -18,7 +18,7 @@ export const decisionRuleWords: Readonly<Record<DecisionRule, DecisionRuleWords>
     promise: 'A radio right at its limit is called inside, or outside, at most one time in twenty.',
     source: 'JCGM 106:2012; recalled',
   },
-  'guarded': {
+  guarded: {
     title: 'Guarded by U',
     text: 'Inside when the whole 95 % range is inside, outside when all of it is outside, otherwise too close to call.',
     promise: 'A radio right at its limit is called inside, or outside, at most one time in forty.',
@@ -33,7 +33,8 @@ export const decisionRuleWords: Readonly<Record<DecisionRule, DecisionRuleWords>
   'four-states': {
     title: 'Pass, conditional pass, conditional fail, fail',
     text: 'Pass when the whole 95 % range is inside, fail when all of it is outside; in between conditional pass or conditional fail by the value.',
-    promise: 'Pass and fail are wrong at most one time in forty for a radio right at its limit; a conditional answer may be wrong every second time.',
+    promise:
+      'Pass and fail are wrong at most one time in forty for a radio right at its limit; a conditional answer may be wrong every second time.',
     source: 'ILAC-G8:09/2019, 4.2.3; recalled',
   },
 }

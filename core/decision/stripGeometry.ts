@@ -25,20 +25,41 @@ export interface StripGeometry {
   clipped: boolean
 }
 
-/** Place of a margin (dB, positive inside) in the strip: x0 − k·asinh(margin/1.5 dB), held inside its edges. */
+/**
+ * Place of a margin (dB, positive inside) in the strip: x0 − k·asinh(margin/1.5 dB), held inside its edges.
+ */
 export function stripPlace(marginDb: number): number {
   return Math.min(1 - EDGE, Math.max(EDGE, rawPlace(marginDb)))
 }
 
 /** Lays out a strip for a verdict: not covered, no figure and observations have no mark. */
-export function stripGeometry(verdict: Pick<Verdict, 'state' | 'marginDb' | 'marginLowDb' | 'marginHighDb'>): StripGeometry {
-  const ticks = [...STRIP_TICKS_DB.map(db => rawPlace(db)), ...STRIP_TICKS_DB.map(db => rawPlace(-db))].filter(place => place > 0 && place < 1)
-  const marked = verdict.marginDb !== null && (verdict.state === 'inside' || verdict.state === 'outside' || verdict.state === 'too-close')
-  if (!marked || verdict.marginDb === null) return { limitAt: STRIP_LIMIT_AT, ticks, mark: null, whisker: null, clipped: false }
+export function stripGeometry(
+  verdict: Pick<Verdict, 'state' | 'marginDb' | 'marginLowDb' | 'marginHighDb'>,
+): StripGeometry {
+  const ticks = [
+    ...STRIP_TICKS_DB.map(db => rawPlace(db)),
+    ...STRIP_TICKS_DB.map(db => rawPlace(-db)),
+  ].filter(place => place > 0 && place < 1)
+  const marked =
+    verdict.marginDb !== null &&
+    (verdict.state === 'inside' || verdict.state === 'outside' || verdict.state === 'too-close')
+  if (!marked || verdict.marginDb === null)
+    return { limitAt: STRIP_LIMIT_AT, ticks, mark: null, whisker: null, clipped: false }
   const raw = rawPlace(verdict.marginDb)
   return {
-    limitAt: STRIP_LIMIT_AT, ticks, mark: stripPlace(verdict.marginDb), clipped: raw < EDGE || raw > 1 - EDGE,
-    whisker: verdict.marginLowDb === null || verdict.marginHighDb === null || verdict.marginLowDb === verdict.marginHighDb ? null : { from: stripPlace(Math.min(verdict.marginHighDb, FARTHEST_DB)), to: stripPlace(Math.max(verdict.marginLowDb, -FARTHEST_DB)) },
+    limitAt: STRIP_LIMIT_AT,
+    ticks,
+    mark: stripPlace(verdict.marginDb),
+    clipped: raw < EDGE || raw > 1 - EDGE,
+    whisker:
+      verdict.marginLowDb === null ||
+      verdict.marginHighDb === null ||
+      verdict.marginLowDb === verdict.marginHighDb
+        ? null
+        : {
+            from: stripPlace(Math.min(verdict.marginHighDb, FARTHEST_DB)),
+            to: stripPlace(Math.max(verdict.marginLowDb, -FARTHEST_DB)),
+          },
   }
 }
 

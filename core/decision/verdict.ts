@@ -20,7 +20,10 @@ export interface Verdict {
   why: string | null
   isBound: boolean
   form: VerdictForm
-  /** Where the figure is no level: what one “dB” of the margin stands for. A tenth of the limit, so that strips compare. */
+  /**
+   * Where the figure is no level: what one “dB” of the margin stands for. A tenth of the limit, so that
+   * strips compare.
+   */
   scale?: VerdictScale
 }
 
@@ -31,6 +34,19 @@ export interface VerdictScale {
 }
 
 /** A verdict that rests on no number. */
-export function verdictWithout(state: 'not-covered' | 'no-figure' | 'observation', why: string | null): Verdict {
-  return { state, marginDb: null, rangeDb: null, marginLowDb: null, marginHighDb: null, probabilityComplies: null, why, isBound: false, form: 'three' }
+export function verdictWithout(
+  state: 'not-covered' | 'no-figure' | 'observation',
+  why: string | null,
+): Verdict {
+  return {
+    state,
+    marginDb: null,
+    rangeDb: null,
+    marginLowDb: null,
+    marginHighDb: null,
+    probabilityComplies: null,
+    why,
+    isBound: false,
+    form: 'three',
+  }
 }

@@ -15,7 +15,8 @@ export interface GroupVerdict<T> {
  */
 export function worstVerdict<T>(members: readonly { member: T; verdict: Verdict }[]): GroupVerdict<T> | null {
   let worst: { member: T; verdict: Verdict } | null = null
-  for (const candidate of members) if (worst === null || isGraver(candidate.verdict, worst.verdict)) worst = candidate
+  for (const candidate of members)
+    if (worst === null || isGraver(candidate.verdict, worst.verdict)) worst = candidate
   return worst && { verdict: worst.verdict, governs: worst.member }
 }
 

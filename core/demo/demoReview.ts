@@ -2,8 +2,23 @@ import { chainLossAt, type Chain, type Instrument, pinsOf } from '../chain'
 import { CoreError } from '../errors'
 import { type HarmonicPeak, traceDoubt, tracePeaks } from '../format'
 import { dbmFromWatts, parseLevel, wattsFromDbm } from '../quantity'
-import { type Reading, type ReadingSource, type RadioSet, type Review, type ReviewBundle, newReview, type TracePoints } from '../review'
-import { HIGHEST_HARMONIC, stationById, stationContext, type StationContext, type Step, stepReach } from '../station'
+import {
+  type Reading,
+  type ReadingSource,
+  type RadioSet,
+  type Review,
+  type ReviewBundle,
+  newReview,
+  type TracePoints,
+} from '../review'
+import {
+  HIGHEST_HARMONIC,
+  stationById,
+  stationContext,
+  type StationContext,
+  type Step,
+  stepReach,
+} from '../station'
 import { demoCalibrations, demoControlChecks, demoOtherFigures, demoPadTests } from './demoBelievability'
 import { demoChains, demoInstruments } from './demoBench'
 import { demoFigures } from './demoFigures'
@@ -27,23 +42,47 @@ const TRACE_ID = 'demo-trace-trek-b'
 export function demoReview(): ReviewBundle {
   const fresh = newReview({ id: DEMO_REVIEW_ID, title: 'Fell-race marshals’ handhelds', at: BEGAN })
   const review: Review = {
-    ...fresh, settings: { ...fresh.settings, yardstickId: 'good-practice', ambientC: 18, alsoStations: ['power-over-time', 'off-air', 'two-tone'], offAirGeometry: 'Village hall, radio held at 1.2 m as in use, receive antenna on a stand 2 m away at the same height, upright; same places for all radios.' },
-    purpose: 'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
+    ...fresh,
+    settings: {
+      ...fresh.settings,
+      yardstickId: 'good-practice',
+      ambientC: 18,
+      alsoStations: ['power-over-time', 'off-air', 'two-tone'],
+      offAirGeometry:
+        'Village hall, radio held at 1.2 m as in use, receive antenna on a stand 2 m away at the same height, upright; same places for all radios.',
+    },
+    purpose:
+      'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
     reviewer: 'Demo bench',
-    sets: structuredCopy(demoSets), instruments: structuredCopy(demoInstruments), chains: structuredCopy(demoChains).map(chain => ({ ...chain, parts: chain.parts.map(part => ({ ...part, calibrationId: demoCalibrations.find(({ partId }) => partId === part.id)?.id ?? null })) })),
-    calibrations: structuredCopy(demoCalibrations), padTests: structuredCopy(demoPadTests), controlChecks: structuredCopy(demoControlChecks), otherFigures: structuredCopy(demoOtherFigures),
+    sets: structuredCopy(demoSets),
+    instruments: structuredCopy(demoInstruments),
+    chains: structuredCopy(demoChains).map(chain => ({
+      ...chain,
+      parts: chain.parts.map(part => ({
+        ...part,
+        calibrationId: demoCalibrations.find(({ partId }) => partId === part.id)?.id ?? null,
+      })),
+    })),
+    calibrations: structuredCopy(demoCalibrations),
+    padTests: structuredCopy(demoPadTests),
+    controlChecks: structuredCopy(demoControlChecks),
+    otherFigures: structuredCopy(demoOtherFigures),
   }
   const context = stationContext(review)
   const bench = new DemoBench(context)
   for (const set of review.sets) {
-    for (const step of stationById('carrier-power').plan(set, context)) if (step.band.mode !== 'SSB') bench.readPower(step)
+    for (const step of stationById('carrier-power').plan(set, context))
+      if (step.band.mode !== 'SSB') bench.readPower(step)
     for (const step of stationById('harmonics').plan(set, context)) {
       if (step.band.mode === 'SSB') continue
-      if (set.id === 'trek-b' && step.band.id === '2m' && step.level.id === 'high') bench.readHarmonicsFromTrace(step)
+      if (set.id === 'trek-b' && step.band.id === '2m' && step.level.id === 'high')
+        bench.readHarmonicsFromTrace(step)
       else bench.readHarmonics(step)
     }
   }
-  for (const set of review.sets) for (const step of stationById('carrier-power').plan(set, context)) if (step.band.mode === 'SSB') bench.readPower(step)
+  for (const set of review.sets)
+    for (const step of stationById('carrier-power').plan(set, context))
+      if (step.band.mode === 'SSB') bench.readPower(step)
   const more = demoFigures(context, bench)
   review.readings = bench.readings
   review.figures = more.figures
@@ -55,7 +94,9 @@ export function demoReview(): ReviewBundle {
   return { review, traces: bench.points, curves: more.points, pictures: new Map() }
 }
 
-/** Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed. */
+/**
+ * Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed.
+ */
 export class DemoBench {
   readonly readings: Reading[] = []
   readonly traces: Review['traces'] = []
@@ -66,10 +107,27 @@ export class DemoBench {
 
   readPower(step: Step): void {
     const channels = [...step.band.channels].sort((a, b) => a.frequencyHz - b.frequencyHz)
-    const truthW = demoTruth[step.set.id]?.powerW[step.band.id]?.[step.level.id]?.[channels.findIndex(channel => channel.id === step.channel.id)]
+    const truthW =
+      demoTruth[step.set.id]?.powerW[step.band.id]?.[step.level.id]?.[
+        channels.findIndex(channel => channel.id === step.channel.id)
+      ]
     if (truthW === undefined || truthW === null) return
-    const seen = this.throughChain(step, { frequencyHz: step.channel.frequencyHz, levelDbm: dbmFromWatts(truthW) }, 0.06)
-    if (seen !== null) this.keep(step, { slot: 'carrier', text: wattsFromDbm(seen).toFixed(2), frequencyHz: step.channel.frequencyHz, bareUnit: 'W' }, { kind: 'demo' })
+    const seen = this.throughChain(
+      step,
+      { frequencyHz: step.channel.frequencyHz, levelDbm: dbmFromWatts(truthW) },
+      0.06,
+    )
+    if (seen !== null)
+      this.keep(
+        step,
+        {
+          slot: 'carrier',
+          text: wattsFromDbm(seen).toFixed(2),
+          frequencyHz: step.channel.frequencyHz,
+          bareUnit: 'W',
+        },
+        { kind: 'demo' },
+      )
   }
 
   readHarmonics(step: Step): void {
@@ -77,25 +135,68 @@ export class DemoBench {
       const slot = step.slots[signal.harmonic - 1]!
       if (!stepReach(step, slot, this.context).covered) continue
       const seen = this.throughChain(step, signal, 0.4)
-      if (seen !== null) this.keep(step, { slot: slot.id, text: seen.toFixed(1).replace('-', '−'), frequencyHz: slot.frequencyHz, bareUnit: 'dBm' }, { kind: 'demo' })
+      if (seen !== null)
+        this.keep(
+          step,
+          {
+            slot: slot.id,
+            text: seen.toFixed(1).replace('-', '−'),
+            frequencyHz: slot.frequencyHz,
+            bareUnit: 'dBm',
+          },
+          { kind: 'demo' },
+        )
     }
   }
 
   readHarmonicsFromTrace(step: Step): void {
     const { chain, instrument } = this.benchOf(step)
     if (instrument.kind !== 'spectrum-analyser') return
-    const points = demoTrace({ chain, analyser: instrument, signals: this.signalsOf(step), random: this.random })
-    const found = tracePeaks(points, { carrierHz: step.channel.frequencyHz, highestHarmonic: HIGHEST_HARMONIC, resolutionBandwidthHz: instrument.resolutionBandwidthHz, keepsHighest: false })
+    const points = demoTrace({
+      chain,
+      analyser: instrument,
+      signals: this.signalsOf(step),
+      random: this.random,
+    })
+    const found = tracePeaks(points, {
+      carrierHz: step.channel.frequencyHz,
+      highestHarmonic: HIGHEST_HARMONIC,
+      resolutionBandwidthHz: instrument.resolutionBandwidthHz,
+      keepsHighest: false,
+    })
     const sha256 = ''
     const fileName = 'trek2-b-146520-high.csv'
     this.points.set(TRACE_ID, points)
     this.traces.push({
-      id: TRACE_ID, setId: step.set.id, stepId: step.id, fileName, sha256, pointCount: points.frequenciesHz.length,
-      fromHz: points.frequenciesHz[0] ?? 0, toHz: points.frequenciesHz.at(-1) ?? 0, resolutionBandwidthHz: instrument.resolutionBandwidthHz,
-      keepsHighest: false, floorDbm: found.floorDbm, chainId: chain.id, at: this.now(),
+      id: TRACE_ID,
+      setId: step.set.id,
+      stepId: step.id,
+      fileName,
+      sha256,
+      pointCount: points.frequenciesHz.length,
+      fromHz: points.frequenciesHz[0] ?? 0,
+      toHz: points.frequenciesHz.at(-1) ?? 0,
+      resolutionBandwidthHz: instrument.resolutionBandwidthHz,
+      keepsHighest: false,
+      floorDbm: found.floorDbm,
+      chainId: chain.id,
+      at: this.now(),
     })
     for (const line of found.peaks)
-      if (line.peak) this.keep(step, { slot: `x${line.harmonic}`, text: line.peak.levelDbm.toFixed(1).replace('-', '−'), frequencyHz: line.peak.frequencyHz, bareUnit: 'dBm', floorDbm: found.floorDbm, fromPeak: line, resolutionBandwidthHz: instrument.resolutionBandwidthHz }, { kind: 'file', fileName, sha256, traceId: TRACE_ID })
+      if (line.peak)
+        this.keep(
+          step,
+          {
+            slot: `x${line.harmonic}`,
+            text: line.peak.levelDbm.toFixed(1).replace('-', '−'),
+            frequencyHz: line.peak.frequencyHz,
+            bareUnit: 'dBm',
+            floorDbm: found.floorDbm,
+            fromPeak: line,
+            resolutionBandwidthHz: instrument.resolutionBandwidthHz,
+          },
+          { kind: 'file', fileName, sha256, traceId: TRACE_ID },
+        )
   }
 
   private signalsOf(step: Step): { harmonic: number; frequencyHz: number; levelDbm: number }[] {
@@ -104,10 +205,18 @@ export class DemoBench {
     const powers = truth?.powerW[step.band.id]?.[step.level.id]
     const carrierW = powers?.[1] ?? powers?.[0]
     if (!levels || !carrierW) return []
-    return [dbmFromWatts(carrierW), ...levels].map((levelDbm, index) => ({ harmonic: index + 1, frequencyHz: (index + 1) * step.channel.frequencyHz, levelDbm }))
+    return [dbmFromWatts(carrierW), ...levels].map((levelDbm, index) => ({
+      harmonic: index + 1,
+      frequencyHz: (index + 1) * step.channel.frequencyHz,
+      levelDbm,
+    }))
   }
 
-  private throughChain(step: Step, signal: { frequencyHz: number; levelDbm: number }, spreadDb: number): number | null {
+  private throughChain(
+    step: Step,
+    signal: { frequencyHz: number; levelDbm: number },
+    spreadDb: number,
+  ): number | null {
     const { chain, instrument } = this.benchOf(step)
     const loss = chainLossAt(chain, instrument, signal.frequencyHz)
     if (!loss.known) return null
@@ -120,7 +229,11 @@ export class DemoBench {
   private benchOf(step: Step): { chain: Chain; instrument: Instrument } {
     const chain = this.context.chain(step.chainId)
     const instrument = chain && this.context.instrument(chain.instrumentId)
-    if (!chain || !instrument) throw new CoreError('unknown-id', `The demo has no chain for ${step.id}.`, { kind: 'chain', id: step.chainId ?? '' })
+    if (!chain || !instrument)
+      throw new CoreError('unknown-id', `The demo has no chain for ${step.id}.`, {
+        kind: 'chain',
+        id: step.chainId ?? '',
+      })
     return { chain, instrument }
   }
 
@@ -129,18 +242,69 @@ export class DemoBench {
     const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
     const seen = this.throughChain(step, { frequencyHz, levelDbm }, 0.02)
     const inWatts = this.benchOf(step).instrument.kind === 'power-meter'
-    if (seen !== null) this.keep(step, { slot, text: inWatts ? wattsFromDbm(seen).toFixed(2) : seen.toFixed(1).replace('-', '−'), frequencyHz, bareUnit: inWatts ? 'W' : 'dBm' }, { kind: 'demo' })
+    if (seen !== null)
+      this.keep(
+        step,
+        {
+          slot,
+          text: inWatts ? wattsFromDbm(seen).toFixed(2) : seen.toFixed(1).replace('-', '−'),
+          frequencyHz,
+          bareUnit: inWatts ? 'W' : 'dBm',
+        },
+        { kind: 'demo' },
+      )
   }
 
-  private keep(step: Step, seen: { slot: string; text: string; frequencyHz: number; bareUnit: 'W' | 'dBm'; floorDbm?: number; fromPeak?: HarmonicPeak; resolutionBandwidthHz?: number }, source: ReadingSource): void {
+  private keep(
+    step: Step,
+    seen: {
+      slot: string
+      text: string
+      frequencyHz: number
+      bareUnit: 'W' | 'dBm'
+      floorDbm?: number
+      fromPeak?: HarmonicPeak
+      resolutionBandwidthHz?: number
+    },
+    source: ReadingSource,
+  ): void {
     const read = parseLevel(seen.text, { bareUnit: seen.bareUnit })
-    if (!read.ok) throw new CoreError('bad-review', `The demo reading “${seen.text}” cannot be read.`, { why: read.message })
+    if (!read.ok)
+      throw new CoreError('bad-review', `The demo reading “${seen.text}” cannot be read.`, {
+        why: read.message,
+      })
     const { chain, instrument } = this.benchOf(step)
     this.readings.push({
-      id: `demo-${this.readings.length + 1}`, setId: step.set.id, stationId: step.stationId, stepId: step.id, slot: seen.slot,
-      text: seen.text, value: read.value, unit: read.unit, levelDbm: read.levelDbm, resolutionDb: read.resolutionDb, isUpperBound: read.isUpperBound,
-      frequencyHz: seen.frequencyHz, traceFloorDbm: seen.floorDbm ?? null, doubt: seen.fromPeak ? traceDoubt(seen.fromPeak, { resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null, keepsHighest: false }) : null, instrumentId: instrument.id, chainId: chain.id, chainRevision: chain.revision, calibrationIds: pinsOf(chain), repeatsDbm: [],
-      supply: step.set.supplyNow, ambientC: 18, who: 'Demo bench', at: this.now(), source, supersedes: null,
+      id: `demo-${this.readings.length + 1}`,
+      setId: step.set.id,
+      stationId: step.stationId,
+      stepId: step.id,
+      slot: seen.slot,
+      text: seen.text,
+      value: read.value,
+      unit: read.unit,
+      levelDbm: read.levelDbm,
+      resolutionDb: read.resolutionDb,
+      isUpperBound: read.isUpperBound,
+      frequencyHz: seen.frequencyHz,
+      traceFloorDbm: seen.floorDbm ?? null,
+      doubt: seen.fromPeak
+        ? traceDoubt(seen.fromPeak, {
+            resolutionBandwidthHz: seen.resolutionBandwidthHz ?? null,
+            keepsHighest: false,
+          })
+        : null,
+      instrumentId: instrument.id,
+      chainId: chain.id,
+      chainRevision: chain.revision,
+      calibrationIds: pinsOf(chain),
+      repeatsDbm: [],
+      supply: step.set.supplyNow,
+      ambientC: 18,
+      who: 'Demo bench',
+      at: this.now(),
+      source,
+      supersedes: null,
     })
   }
 

@@ -3,48 +3,191 @@ import type { Band, PowerClaim, RadioSet } from '../review'
 const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
-function band(id: string, name: string, channels: [string, number][], harmonicsOn: number, claims: Record<string, PowerClaim>): Band {
-  return { id, name, claims, mode: 'FM', channelSpacingHz: 12_500, alsoSpacingsHz: [], antennaGainDbd: null, rulebookIds: null, channels: channels.map(([channelName, mhz], index) => ({ id: `${id}-${index + 1}`, name: channelName, frequencyHz: Math.round(mhz * 1e6), harmonics: index === harmonicsOn })) }
+function band(
+  id: string,
+  name: string,
+  channels: [string, number][],
+  harmonicsOn: number,
+  claims: Record<string, PowerClaim>,
+): Band {
+  return {
+    id,
+    name,
+    claims,
+    mode: 'FM',
+    channelSpacingHz: 12_500,
+    alsoSpacingsHz: [],
+    antennaGainDbd: null,
+    rulebookIds: null,
+    channels: channels.map(([channelName, mhz], index) => ({
+      id: `${id}-${index + 1}`,
+      name: channelName,
+      frequencyHz: Math.round(mhz * 1e6),
+      harmonics: index === harmonicsOn,
+    })),
+  }
 }
 
-const twoMetres = (claims: Record<string, PowerClaim>) => band('2m', '2 m', [['Fell', 144.39], ['Valley', 146.52], ['Beck', 147.54]], 1, claims)
-const seventy = (claims: Record<string, PowerClaim>) => band('70cm', '70 cm', [['Scar', 432.1], ['Tarn', 446], ['Gill', 449.5]], 1, claims)
+const twoMetres = (claims: Record<string, PowerClaim>) =>
+  band(
+    '2m',
+    '2 m',
+    [
+      ['Fell', 144.39],
+      ['Valley', 146.52],
+      ['Beck', 147.54],
+    ],
+    1,
+    claims,
+  )
+const seventy = (claims: Record<string, PowerClaim>) =>
+  band(
+    '70cm',
+    '70 cm',
+    [
+      ['Scar', 432.1],
+      ['Tarn', 446],
+      ['Gill', 449.5],
+    ],
+    1,
+    claims,
+  )
 
-const levels = [{ id: 'high', name: 'High' }, { id: 'low', name: 'Low' }]
-const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = { kind: 'handheld', role: 'under-test', levels, keyDownLimitS: 60, stressConsent: null }
-const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = { kind: 'mobile', role: 'under-test', levels, keyDownLimitS: 120, stressConsent: null }
+const levels = [
+  { id: 'high', name: 'High' },
+  { id: 'low', name: 'Low' },
+]
+const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = {
+  kind: 'handheld',
+  role: 'under-test',
+  levels,
+  keyDownLimitS: 60,
+  stressConsent: null,
+}
+const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = {
+  kind: 'mobile',
+  role: 'under-test',
+  levels,
+  keyDownLimitS: 120,
+  stressConsent: null,
+}
 
 const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chainByStation' | 'supplyNow'> = {
-  ...handheld, make: 'Osmere', model: 'Trek 2', firmware: '2.14', price: '£38', howObtained: 'bought, two from one box',
-  inTheBox: 'radio, battery, antenna, desk charger, belt clip', battery: { voltageV: 7.4, capacityAh: 1.8, energyWh: 13.32 },
+  ...handheld,
+  make: 'Osmere',
+  model: 'Trek 2',
+  firmware: '2.14',
+  price: '£38',
+  howObtained: 'bought, two from one box',
+  inTheBox: 'radio, battery, antenna, desk charger, belt clip',
+  battery: { voltageV: 7.4, capacityAh: 1.8, energyWh: 13.32 },
   bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: notSaid })],
 }
 
 /** The invented radios of the demo. */
 export const demoSets: readonly RadioSet[] = [
-  { ...trek, id: 'trek-a', sample: 'A', serial: 'OT2-00417', supplyNow: 'battery full', chainByStation: { 'carrier-power': 'power', 'harmonics': 'club50' } },
-  { ...trek, id: 'trek-b', sample: 'B', serial: 'OT2-00418', supplyNow: 'battery 91 %', chainByStation: { 'carrier-power': 'power', 'harmonics': 'pocket50' } },
   {
-    ...handheld, id: 'mini', make: 'Quillet', model: 'Mini 4', sample: '', serial: 'Q4-2207-113', firmware: '1.0.9', price: '£29', howObtained: 'lent by a marshal',
-    inTheBox: 'radio, battery, antenna, cable', battery: { voltageV: 3.7, capacityAh: 2.6, energyWh: 10.2 }, supplyNow: 'battery full',
-    bands: [twoMetres({ high: watts(3), low: notSaid }), seventy({ high: watts(3), low: notSaid })], chainByStation: { 'carrier-power': 'power', 'harmonics': 'pocket50' },
+    ...trek,
+    id: 'trek-a',
+    sample: 'A',
+    serial: 'OT2-00417',
+    supplyNow: 'battery full',
+    chainByStation: { 'carrier-power': 'power', harmonics: 'club50' },
   },
   {
-    ...mobile, id: 'tarnwick', make: 'Tarnwick', model: '27', sample: '', serial: 'T27-5520', firmware: '', price: '£85', howObtained: 'bought used',
-    inTheBox: 'radio, microphone, bracket, fused lead', battery: { voltageV: null, capacityAh: null, energyWh: null }, supplyNow: '13.8 V supply',
+    ...trek,
+    id: 'trek-b',
+    sample: 'B',
+    serial: 'OT2-00418',
+    supplyNow: 'battery 91 %',
+    chainByStation: { 'carrier-power': 'power', harmonics: 'pocket50' },
+  },
+  {
+    ...handheld,
+    id: 'mini',
+    make: 'Quillet',
+    model: 'Mini 4',
+    sample: '',
+    serial: 'Q4-2207-113',
+    firmware: '1.0.9',
+    price: '£29',
+    howObtained: 'lent by a marshal',
+    inTheBox: 'radio, battery, antenna, cable',
+    battery: { voltageV: 3.7, capacityAh: 2.6, energyWh: 10.2 },
+    supplyNow: 'battery full',
+    bands: [twoMetres({ high: watts(3), low: notSaid }), seventy({ high: watts(3), low: notSaid })],
+    chainByStation: { 'carrier-power': 'power', harmonics: 'pocket50' },
+  },
+  {
+    ...mobile,
+    id: 'tarnwick',
+    make: 'Tarnwick',
+    model: '27',
+    sample: '',
+    serial: 'T27-5520',
+    firmware: '',
+    price: '£85',
+    howObtained: 'bought used',
+    inTheBox: 'radio, microphone, bracket, fused lead',
+    battery: { voltageV: null, capacityAh: null, energyWh: null },
+    supplyNow: '13.8 V supply',
     levels: [{ id: 'high', name: 'High' }],
-    bands: [{ ...band('27mhz', '27 MHz', [['Channel 1', 26.965], ['Channel 19', 27.185], ['Channel 40', 27.405]], 1, { high: watts(4) }), channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] },
-      { ...band('27ssb', '27 MHz SSB', [['Channel 38', 27.385]], 0, { high: watts(12) }), mode: 'SSB', channelSpacingHz: 10e3, rulebookIds: ['us-cb', 'eu-cb'] }],
-    chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
+    bands: [
+      {
+        ...band(
+          '27mhz',
+          '27 MHz',
+          [
+            ['Channel 1', 26.965],
+            ['Channel 19', 27.185],
+            ['Channel 40', 27.405],
+          ],
+          1,
+          { high: watts(4) },
+        ),
+        channelSpacingHz: 10e3,
+        rulebookIds: ['us-cb', 'eu-cb'],
+      },
+      {
+        ...band('27ssb', '27 MHz SSB', [['Channel 38', 27.385]], 0, { high: watts(12) }),
+        mode: 'SSB',
+        channelSpacingHz: 10e3,
+        rulebookIds: ['us-cb', 'eu-cb'],
+      },
+    ],
+    chainByStation: { 'carrier-power': 'power', harmonics: 'mobile60' },
   },
   {
-    ...mobile, id: 'pellworth', make: 'Pellworth', model: 'M25', sample: '', serial: 'PM-25-0093', firmware: '3.2', price: '£140', howObtained: 'bought',
-    inTheBox: 'radio, microphone, bracket, lead', battery: { voltageV: null, capacityAh: null, energyWh: null }, supplyNow: '13.8 V supply',
-    bands: [{ ...twoMetres({ high: watts(25), low: watts(5) }), alsoSpacingsHz: [25e3] }], chainByStation: { 'carrier-power': 'power', 'harmonics': 'mobile60' },
+    ...mobile,
+    id: 'pellworth',
+    make: 'Pellworth',
+    model: 'M25',
+    sample: '',
+    serial: 'PM-25-0093',
+    firmware: '3.2',
+    price: '£140',
+    howObtained: 'bought',
+    inTheBox: 'radio, microphone, bracket, lead',
+    battery: { voltageV: null, capacityAh: null, energyWh: null },
+    supplyNow: '13.8 V supply',
+    bands: [{ ...twoMetres({ high: watts(25), low: watts(5) }), alsoSpacingsHz: [25e3] }],
+    chainByStation: { 'carrier-power': 'power', harmonics: 'mobile60' },
   },
   {
-    ...handheld, id: 'c1', role: 'control', make: 'Corriemoor', model: 'C1', sample: '', serial: 'C1-0071', firmware: '5.01', price: '£210', howObtained: 'the reviewer’s own',
-    inTheBox: 'not applicable', battery: { voltageV: 7.2, capacityAh: 2.2, energyWh: 15.8 }, supplyNow: 'battery full',
-    bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: watts(1) })], chainByStation: { 'carrier-power': 'power', 'harmonics': 'club50' },
+    ...handheld,
+    id: 'c1',
+    role: 'control',
+    make: 'Corriemoor',
+    model: 'C1',
+    sample: '',
+    serial: 'C1-0071',
+    firmware: '5.01',
+    price: '£210',
+    howObtained: 'the reviewer’s own',
+    inTheBox: 'not applicable',
+    battery: { voltageV: 7.2, capacityAh: 2.2, energyWh: 15.8 },
+    supplyNow: 'battery full',
+    bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: watts(1) })],
+    chainByStation: { 'carrier-power': 'power', harmonics: 'club50' },
   },
 ]

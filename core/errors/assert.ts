@@ -6,7 +6,12 @@ import { CoreError } from './coreError'
  */
 export function assertInRange(name: string, got: number, min: number, max: number): void {
   if (!(got >= min && got <= max))
-    throw new CoreError('out-of-range', `${name} must be between ${min} and ${max}, got ${got}.`, { name, got, min, max })
+    throw new CoreError('out-of-range', `${name} must be between ${min} and ${max}, got ${got}.`, {
+      name,
+      got,
+      min,
+      max,
+    })
 }
 
 /**

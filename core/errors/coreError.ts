@@ -2,7 +2,7 @@
 export interface CoreErrorFacts {
   'out-of-range': { name: string; got: number; min: number; max: number }
   'not-positive': { name: string; got: number }
-  'empty': { name: string }
+  empty: { name: string }
   'unknown-id': { kind: string; id: string }
   'bad-file': { fileName: string; row: number | null; why: string }
   'too-large': { fileName: string; got: number; max: number; unit: string }

@@ -1,5 +1,11 @@
 import type { RadioSet } from '../review'
-import { type StationAnswer, type StationContext, stationById, type StationQuestion, wantedStations } from '../station'
+import {
+  type StationAnswer,
+  type StationContext,
+  stationById,
+  type StationQuestion,
+  wantedStations,
+} from '../station'
 
 /** One row of the matrix: a question and each set's answer. */
 export interface FindingsRow {
@@ -15,9 +21,17 @@ export interface Findings {
 
 /** Works out the findings of a review, in the order of work; controls stand last. */
 export function findings(context: StationContext): Findings {
-  const sets = [...context.review.sets].sort((a, b) => Number(a.role === 'control') - Number(b.role === 'control'))
+  const sets = [...context.review.sets].sort(
+    (a, b) => Number(a.role === 'control') - Number(b.role === 'control'),
+  )
   const rows = wantedStations(context)
     .flatMap(station => station.questions(sets, context))
-    .map(question => ({ question, answers: sets.map(set => ({ set, answer: stationById(question.stationId).answer(question, set, context) })) }))
+    .map(question => ({
+      question,
+      answers: sets.map(set => ({
+        set,
+        answer: stationById(question.stationId).answer(question, set, context),
+      })),
+    }))
   return { sets, rows }
 }

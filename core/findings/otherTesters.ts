@@ -14,9 +14,12 @@ export interface Comparison {
   words: string
 }
 
-/** Every figure of other testers, compared with the reading that stands. Figures whose set or step is gone are left out. */
+/**
+ * Every figure of other testers, compared with the reading that stands. Figures whose set or step is gone are
+ * left out.
+ */
 export function comparisons(context: StationContext): Comparison[] {
-  return context.review.otherFigures.flatMap((figure) => {
+  return context.review.otherFigures.flatMap(figure => {
     const set = context.review.sets.find(({ id }) => id === figure.setId)
     const station = set && stationById(figure.stationId)
     const step = station?.plan(set!, context).find(({ id }) => id === figure.stepId)
@@ -27,11 +30,26 @@ export function comparisons(context: StationContext): Comparison[] {
 
 function compare(figure: OtherFigure, set: RadioSet, step: Step, slot: SlotResult): Comparison {
   const { corrected } = slot
-  if (!corrected || corrected.isUpperBound) return { figure, set, step, slot, score: null, words: corrected ? 'Ours is only an upper bound.' : 'Not measured here yet.' }
-  const score = enScore({ value: corrected.levelDbm, expanded: corrected.budget.rangeDb }, { value: figure.levelDbm, expanded: figure.expandedDb })
+  if (!corrected || corrected.isUpperBound)
+    return {
+      figure,
+      set,
+      step,
+      slot,
+      score: null,
+      words: corrected ? 'Ours is only an upper bound.' : 'Not measured here yet.',
+    }
+  const score = enScore(
+    { value: corrected.levelDbm, expanded: corrected.budget.rangeDb },
+    { value: figure.levelDbm, expanded: figure.expandedDb },
+  )
   const apart = printDb(Math.abs(corrected.levelDbm - figure.levelDbm))
   return {
-    figure, set, step, slot, score,
+    figure,
+    set,
+    step,
+    slot,
+    score,
     words: `${printDbm(corrected.levelDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? 'they agree within what both say of their ranges' : 'they disagree; one of the two benches, or the radio, is not what it was'}.`,
   }
 }

@@ -5,7 +5,8 @@ import type { Findings } from './findings'
 import type { Remark } from './remarks'
 
 /**
- * What the samples of one model say of the model: k inside of n, with the Clopper–Pearson range for the share of good units.
+ * What the samples of one model say of the model: k inside of n, with the Clopper–Pearson range for the share
+ * of good units.
  * Only questions against limits on which every sample counted got a clear answer.
  */
 export function sampleShares(findings: Findings): Remark[] {
@@ -15,16 +16,33 @@ export function sampleShares(findings: Findings): Remark[] {
     const key = `${set.make} ${set.model}`.trim()
     models.set(key, [...(models.get(key) ?? []), set])
   }
-  return [...models].filter(([, sets]) => sets.length > 1).flatMap(([model, sets]) => {
-    const lines = findings.rows.filter(({ question }) => question.against === 'limits' && !question.yardstick).flatMap(({ question, answers }) => {
-      const clear = answers.filter(({ set, answer }) => sets.includes(set) && (answer.verdict.state === 'inside' || answer.verdict.state === 'outside'))
-      if (clear.length < 2) return []
-      const good = clear.filter(({ answer }) => answer.verdict.state === 'inside').length
-      const range = clopperPearson(good, clear.length)
-      return [`${question.question} ${good} of ${clear.length} inside: between ${percent(range.low)} and ${percent(range.high)} of units may be.`]
+  return [...models]
+    .filter(([, sets]) => sets.length > 1)
+    .flatMap(([model, sets]) => {
+      const lines = findings.rows
+        .filter(({ question }) => question.against === 'limits' && !question.yardstick)
+        .flatMap(({ question, answers }) => {
+          const clear = answers.filter(
+            ({ set, answer }) =>
+              sets.includes(set) && (answer.verdict.state === 'inside' || answer.verdict.state === 'outside'),
+          )
+          if (clear.length < 2) return []
+          const good = clear.filter(({ answer }) => answer.verdict.state === 'inside').length
+          const range = clopperPearson(good, clear.length)
+          return [
+            `${question.question} ${good} of ${clear.length} inside: between ${percent(range.low)} and ${percent(range.high)} of units may be.`,
+          ]
+        })
+      return lines.length > 0
+        ? [
+            {
+              id: `share:${model}`,
+              title: `What ${sets.length} samples of ${model} can say`,
+              text: `${lines.join(' ')} Samples from one box are not a random draw; the true range is wider.`,
+            },
+          ]
+        : []
     })
-    return lines.length > 0 ? [{ id: `share:${model}`, title: `What ${sets.length} samples of ${model} can say`, text: `${lines.join(' ')} Samples from one box are not a random draw; the true range is wider.` }] : []
-  })
 }
 
 function percent(share: number): string {

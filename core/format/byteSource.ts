@@ -12,7 +12,14 @@ export function bytesInMemory(name: string, bytes: Uint8Array): ByteSource {
 }
 
 /** Part of a source as a source of its own: a file inside an archive. */
-export function partOfSource(source: ByteSource, of: { name: string; from: number; byteLength: number }): ByteSource {
+export function partOfSource(
+  source: ByteSource,
+  of: { name: string; from: number; byteLength: number },
+): ByteSource {
   const end = Math.min(source.byteLength, of.from + of.byteLength)
-  return { name: of.name, byteLength: Math.max(0, end - of.from), read: (from, to) => source.read(of.from + from, Math.min(end, of.from + to)) }
+  return {
+    name: of.name,
+    byteLength: Math.max(0, end - of.from),
+    read: (from, to) => source.read(of.from + from, Math.min(end, of.from + to)),
+  }
 }

@@ -9,7 +9,15 @@ export { bytesInMemory, partOfSource, type ByteSource } from './byteSource'
 export { decodeSamples, type ChannelUse, type SampleFormat } from './recording/sampleFormat'
 export { readWavHead, type WavHead } from './recording/wavHead'
 export { tarEntries, type TarEntry } from './recording/tarEntries'
-export { readSigmfMeta, sigmfFormat, sigmfSchema, withAnnotations, type Found, type SigmfAnnotation, type SigmfMeta } from './recording/sigmf'
+export {
+  readSigmfMeta,
+  sigmfFormat,
+  sigmfSchema,
+  withAnnotations,
+  type Found,
+  type SigmfAnnotation,
+  type SigmfMeta,
+} from './recording/sigmf'
 export { isRecordingName, openRecordings, samplesOf, type Recording } from './recording/openRecordings'
 export { traceSpurs, type TraceSpur, type TraceSpursInput } from './traceSpurs'
 export { parseLogCsv, type PowerLog } from './parseLogCsv'

@@ -7,9 +7,19 @@ import type { TracePoints } from '../review'
  * @throws CoreError `out-of-range` for less than one bucket.
  */
 export function thinTrace(points: TracePoints, buckets: number): TracePoints {
-  if (!(buckets >= 1)) throw new CoreError('out-of-range', `buckets must be at least 1, got ${buckets}.`, { name: 'buckets', got: buckets, min: 1, max: Infinity })
+  if (!(buckets >= 1))
+    throw new CoreError('out-of-range', `buckets must be at least 1, got ${buckets}.`, {
+      name: 'buckets',
+      got: buckets,
+      min: 1,
+      max: Infinity,
+    })
   const count = points.frequenciesHz.length
-  if (count <= buckets * 2) return { frequenciesHz: Float64Array.from(points.frequenciesHz), levelsDbm: Float64Array.from(points.levelsDbm) }
+  if (count <= buckets * 2)
+    return {
+      frequenciesHz: Float64Array.from(points.frequenciesHz),
+      levelsDbm: Float64Array.from(points.levelsDbm),
+    }
   const frequenciesHz = new Float64Array(buckets * 2)
   const levelsDbm = new Float64Array(buckets * 2)
   for (let bucket = 0; bucket < buckets; bucket++) {

@@ -32,7 +32,10 @@ export interface TracePeaksInput {
   keepsHighest: boolean
 }
 
-/** A carrier and its instrument may be off by this much, Hz per Hz (pocket instruments; common practice, no source). */
+/**
+ * A carrier and its instrument may be off by this much, Hz per Hz (pocket instruments; common practice, no
+ * source).
+ */
 const FREQUENCY_DOUBT = 20e-6
 const NECESSARY_BANDWIDTH_HZ = 16e3
 
@@ -47,20 +50,38 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
   const peaks = Array.from({ length: input.highestHarmonic }, (_unused, index): HarmonicPeak => {
     const harmonic = index + 1
     const frequencyHz = harmonic * input.carrierHz
-    const half = Math.max(NECESSARY_BANDWIDTH_HZ, 3 * (rbw ?? 0), 1.01 * stepHz, FREQUENCY_DOUBT * frequencyHz)
+    const half = Math.max(
+      NECESSARY_BANDWIDTH_HZ,
+      3 * (rbw ?? 0),
+      1.01 * stepHz,
+      FREQUENCY_DOUBT * frequencyHz,
+    )
     const first = lowerBound(points.frequenciesHz, frequencyHz - half)
     const last = lowerBound(points.frequenciesHz, frequencyHz + half)
     const gapHz = widestGap(points.frequenciesHz, first, last, frequencyHz)
     if (first === last || gapHz === null)
-      return { harmonic, frequencyHz, peak: null, stepHz: null, coarse: false, warning: gapWords(points, frequencyHz) }
+      return {
+        harmonic,
+        frequencyHz,
+        peak: null,
+        stepHz: null,
+        coarse: false,
+        warning: gapWords(points, frequencyHz),
+      }
     let best = first
     for (let i = first; i < last; i++) if (points.levelsDbm[i]! > points.levelsDbm[best]!) best = i
     const coarse = !input.keepsHighest && (rbw === null || gapHz > rbw * 1.001)
     return {
-      harmonic, frequencyHz, peak: { frequencyHz: points.frequenciesHz[best]!, levelDbm: points.levelsDbm[best]! }, stepHz: gapHz, coarse,
-      warning: !coarse ? null : rbw === null
-        ? `Points ${printFrequencyShort(gapHz)} apart, and the resolution bandwidth is not known.`
-        : `Points ${printFrequencyShort(gapHz)} apart, wider than the resolution bandwidth of ${printFrequencyShort(rbw)}.`,
+      harmonic,
+      frequencyHz,
+      peak: { frequencyHz: points.frequenciesHz[best]!, levelDbm: points.levelsDbm[best]! },
+      stepHz: gapHz,
+      coarse,
+      warning: !coarse
+        ? null
+        : rbw === null
+          ? `Points ${printFrequencyShort(gapHz)} apart, and the resolution bandwidth is not known.`
+          : `Points ${printFrequencyShort(gapHz)} apart, wider than the resolution bandwidth of ${printFrequencyShort(rbw)}.`,
     }
   })
   return { peaks, floorDbm: median(points.levelsDbm), stepHz }
@@ -86,7 +107,10 @@ function lowerBound(frequenciesHz: Float64Array, hz: number): number {
   return low
 }
 
-/** Widest step among the points used and the two around the harmonic; null where the harmonic is not between points. */
+/**
+ * Widest step among the points used and the two around the harmonic; null where the harmonic is not between
+ * points.
+ */
 function widestGap(frequenciesHz: Float64Array, first: number, last: number, hz: number): number | null {
   const above = lowerBound(frequenciesHz, hz)
   const onPoint = frequenciesHz[above] === hz
@@ -95,7 +119,8 @@ function widestGap(frequenciesHz: Float64Array, first: number, last: number, hz:
   const around = onPoint ? 0 : frequenciesHz[above]! - frequenciesHz[above - 1]!
   if (around > Math.max(10 * typical, 2e6)) return null
   let widest = around
-  for (let i = Math.max(1, first); i < last; i++) widest = Math.max(widest, frequenciesHz[i]! - frequenciesHz[i - 1]!)
+  for (let i = Math.max(1, first); i < last; i++)
+    widest = Math.max(widest, frequenciesHz[i]! - frequenciesHz[i - 1]!)
   return widest || typical
 }
 

@@ -21,26 +21,43 @@ const LEAST_ABOVE_FLOOR_DB = 10
 const MOST = 12
 
 /**
- * Peaks of a trace outside ±250 % of the necessary bandwidth of the carrier, and away from its harmonics; the strongest first.
+ * Peaks of a trace outside ±250 % of the necessary bandwidth of the carrier, and away from its harmonics; the
+ * strongest first.
  * @see ITU-R SM.329 (from memory).
  */
 export function traceSpurs(points: TracePoints, input: TraceSpursInput): TraceSpur[] {
   const { carrierHz, necessaryBandwidthHz, resolutionBandwidthHz, floorDbm, highestHarmonic } = input
   const { frequenciesHz, levelsDbm } = points
-  const stepHz = frequenciesHz.length > 1 ? (frequenciesHz.at(-1)! - frequenciesHz[0]!) / (frequenciesHz.length - 1) : 0
+  const stepHz =
+    frequenciesHz.length > 1 ? (frequenciesHz.at(-1)! - frequenciesHz[0]!) / (frequenciesHz.length - 1) : 0
   const skirtHz = Math.max(3 * (resolutionBandwidthHz ?? 0), 2 * stepHz)
   const found: TraceSpur[] = []
   for (let i = 1; i < frequenciesHz.length - 1; i++) {
     const levelDbm = levelsDbm[i]!
-    if (levelDbm < floorDbm + LEAST_ABOVE_FLOOR_DB || levelDbm < levelsDbm[i - 1]! || levelDbm <= levelsDbm[i + 1]!) continue
+    if (
+      levelDbm < floorDbm + LEAST_ABOVE_FLOOR_DB ||
+      levelDbm < levelsDbm[i - 1]! ||
+      levelDbm <= levelsDbm[i + 1]!
+    )
+      continue
     const frequencyHz = frequenciesHz[i]!
     if (Math.abs(frequencyHz - carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, 2 * skirtHz)) continue
     const harmonic = Math.round(frequencyHz / carrierHz)
-    if (harmonic >= 1 && harmonic <= highestHarmonic && Math.abs(frequencyHz - harmonic * carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, skirtHz)) continue
+    if (
+      harmonic >= 1 &&
+      harmonic <= highestHarmonic &&
+      Math.abs(frequencyHz - harmonic * carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, skirtHz)
+    )
+      continue
     found.push({ frequencyHz, levelDbm, aboveFloorDb: levelDbm - floorDbm })
   }
   found.sort((a, b) => b.levelDbm - a.levelDbm)
   const apart: TraceSpur[] = []
-  for (const spur of found) if (apart.length < MOST && !apart.some(other => Math.abs(other.frequencyHz - spur.frequencyHz) < 2 * skirtHz)) apart.push(spur)
+  for (const spur of found)
+    if (
+      apart.length < MOST &&
+      !apart.some(other => Math.abs(other.frequencyHz - spur.frequencyHz) < 2 * skirtHz)
+    )
+      apart.push(spur)
   return apart
 }

@@ -15,9 +15,10 @@ const COMMENT = /^\s*(#|!|\/\/|%|\*|')/
  * `too-large` for too many rows.
  */
 export function traceText(text: string, fileName: string): TraceText {
-  const body = text.charCodeAt(0) === 0xFEFF ? text.slice(1) : text
+  const body = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text
   if (body.trim() === '') throw badFile(fileName, null, 'it is empty')
-  if (/^\s*<(!doctype|html|\?xml|svg)/i.test(body)) throw badFile(fileName, null, 'it is a web page or XML, whatever its name says')
+  if (/^\s*<(!doctype|html|\?xml|svg)/i.test(body))
+    throw badFile(fileName, null, 'it is a web page or XML, whatever its name says')
   if (body.includes('\u0000')) throw badFile(fileName, null, 'it is not a text file')
   const result: TraceText = { comments: [], rows: [] }
   let number = 0
@@ -27,7 +28,11 @@ export function traceText(text: string, fileName: string): TraceText {
     if (COMMENT.test(line)) result.comments.push(line.replace(COMMENT, '').trim())
     else {
       if (result.rows.length >= MAX_TRACE_ROWS)
-        throw new CoreError('too-large', `“${fileName}” has more than ${MAX_TRACE_ROWS} rows. Nothing was brought in. Export fewer points.`, { fileName, got: number, max: MAX_TRACE_ROWS, unit: 'rows' })
+        throw new CoreError(
+          'too-large',
+          `“${fileName}” has more than ${MAX_TRACE_ROWS} rows. Nothing was brought in. Export fewer points.`,
+          { fileName, got: number, max: MAX_TRACE_ROWS, unit: 'rows' },
+        )
       result.rows.push({ number, text: line })
     }
   }
@@ -41,7 +46,8 @@ function* lines(body: string, fileName: string): Generator<string> {
     let to = from
     while (to < body.length && body.charCodeAt(to) !== 10 && body.charCodeAt(to) !== 13) to += 1
     row += 1
-    if (to - from > MAX_LINE_CHARACTERS) throw badFile(fileName, row, `this line has ${to - from} characters, which no trace has`)
+    if (to - from > MAX_LINE_CHARACTERS)
+      throw badFile(fileName, row, `this line has ${to - from} characters, which no trace has`)
     yield body.slice(from, to)
     from = to + (body.charCodeAt(to) === 13 && body.charCodeAt(to + 1) === 10 ? 2 : 1)
   }
@@ -50,5 +56,9 @@ function* lines(body: string, fileName: string): Generator<string> {
 /** A refusal of a file in plain words; says that nothing was changed. */
 export function badFile(fileName: string, row: number | null, why: string): CoreError<'bad-file'> {
   const where = row === null ? '' : ` (line ${row})`
-  return new CoreError('bad-file', `“${fileName}” was not brought in: ${why}${where}. Everything you had is as it was.`, { fileName, row, why })
+  return new CoreError(
+    'bad-file',
+    `“${fileName}” was not brought in: ${why}${where}. Everything you had is as it was.`,
+    { fileName, row, why },
+  )
 }

@@ -16,20 +16,31 @@ const PAUSE_S = 1200
 const TRUST_PLAN = 2
 
 /**
- * What the steps of each station took, from the times of the readings: from the last reading of the step before to the last of this one, where
+ * What the steps of each station took, from the times of the readings: from the last reading of the step
+ * before to the last of this one, where
  * no long pause lies between; and from the key-downs that were logged.
  */
-export function learnedTimes(review: Pick<Review, 'readings' | 'figures' | 'keyDowns'>): Map<string, LearnedTime> {
-  const taken = [...review.readings, ...review.figures].filter(({ source }) => source.kind !== 'demo').sort((a, b) => a.at.localeCompare(b.at))
+export function learnedTimes(
+  review: Pick<Review, 'readings' | 'figures' | 'keyDowns'>,
+): Map<string, LearnedTime> {
+  const taken = [...review.readings, ...review.figures]
+    .filter(({ source }) => source.kind !== 'demo')
+    .sort((a, b) => a.at.localeCompare(b.at))
   const spent = new Map<string, number[]>()
   let previousEnd: number | null = null
   for (let i = 0; i < taken.length;) {
     const first = taken[i]!
     let last = i
-    while (last + 1 < taken.length && taken[last + 1]!.stepId === first.stepId && taken[last + 1]!.setId === first.setId) last += 1
+    while (
+      last + 1 < taken.length &&
+      taken[last + 1]!.stepId === first.stepId &&
+      taken[last + 1]!.setId === first.setId
+    )
+      last += 1
     const end = Date.parse(taken[last]!.at)
     const seconds = previousEnd === null ? null : (end - previousEnd) / 1000
-    if (seconds !== null && seconds > 0 && seconds < PAUSE_S) spent.set(first.stationId, [...(spent.get(first.stationId) ?? []), seconds])
+    if (seconds !== null && seconds > 0 && seconds < PAUSE_S)
+      spent.set(first.stationId, [...(spent.get(first.stationId) ?? []), seconds])
     previousEnd = end
     i = last + 1
   }
@@ -40,17 +51,32 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'figures' | 'keyD
     steps.set(`${setId}|${stepId}`, (steps.get(`${setId}|${stepId}`) ?? 0) + seconds)
     keyed.set(station, steps)
   }
-  return new Map([...new Set([...spent.keys(), ...keyed.keys()])].map((station) => {
-    const seconds = spent.get(station) ?? []
-    const keyDowns = [...(keyed.get(station)?.values() ?? [])]
-    return [station, { benchS: median(seconds), keyDownS: median(keyDowns), steps: Math.max(seconds.length, keyDowns.length) }]
-  }))
+  return new Map(
+    [...new Set([...spent.keys(), ...keyed.keys()])].map(station => {
+      const seconds = spent.get(station) ?? []
+      const keyDowns = [...(keyed.get(station)?.values() ?? [])]
+      return [
+        station,
+        {
+          benchS: median(seconds),
+          keyDownS: median(keyDowns),
+          steps: Math.max(seconds.length, keyDowns.length),
+        },
+      ]
+    }),
+  )
 }
 
 /** The planned figures of a step, moved towards what its station really took. */
-export function expectedTimes(step: Pick<Step, 'stationId' | 'durationS' | 'keyDownS'>, learned: ReadonlyMap<string, LearnedTime>): { benchS: number; keyDownS: number } {
+export function expectedTimes(
+  step: Pick<Step, 'stationId' | 'durationS' | 'keyDownS'>,
+  learned: ReadonlyMap<string, LearnedTime>,
+): { benchS: number; keyDownS: number } {
   const own = learned.get(step.stationId)
-  const blend = (planned: number, seen: number | null | undefined) => (seen === null || seen === undefined ? planned : (TRUST_PLAN * planned + own!.steps * seen) / (TRUST_PLAN + own!.steps))
+  const blend = (planned: number, seen: number | null | undefined) =>
+    seen === null || seen === undefined
+      ? planned
+      : (TRUST_PLAN * planned + own!.steps * seen) / (TRUST_PLAN + own!.steps)
   return { benchS: blend(step.durationS, own?.benchS), keyDownS: blend(step.keyDownS, own?.keyDownS) }
 }
 

@@ -18,9 +18,12 @@ export function runKey(step: Step): string {
 }
 
 /**
- * Plans the run. The stations keep the practitioners’ order; within it steps through the same chain stand together, then those of the
- * same radio, then those that turn the fewest knobs. A radio that must be cold comes before it was keyed warm by its neighbours in the
- * same station. The reviewer’s own order, where there is one, goes before; new steps join at their proposed place.
+ * Plans the run. The stations keep the practitioners’ order; within it steps through the same chain stand
+ * together, then those of the
+ * same radio, then those that turn the fewest knobs. A radio that must be cold comes before it was keyed warm
+ * by its neighbours in the
+ * same station. The reviewer’s own order, where there is one, goes before; new steps join at their proposed
+ * place.
  * @see handbook, section 9.
  */
 export function planRun(context: StationContext, sets: readonly RadioSet[] = context.review.sets): Run {
@@ -28,15 +31,23 @@ export function planRun(context: StationContext, sets: readonly RadioSet[] = con
   const proposed = proposedOrder(listed)
   const own = context.review.runOrder
   const steps = own.length === 0 ? proposed : ownOrder(proposed, own)
-  return { steps, costs: runCosts(steps), naive: runCosts(listed), ownOrder: own.length > 0 && steps.some((step, i) => step !== proposed[i]) }
+  return {
+    steps,
+    costs: runCosts(steps),
+    naive: runCosts(listed),
+    ownOrder: own.length > 0 && steps.some((step, i) => step !== proposed[i]),
+  }
 }
 
 /** The order proposed for steps, whatever order they come in. */
 export function proposedOrder(steps: readonly Step[]): Step[] {
   const places = new Map(steps.map((step, index) => [step, index]))
   const blocks: Step[][] = []
-  const byStation = grouped(steps, step => step.stationId).sort((a, b) => stationById(a[0]!.stationId).order - stationById(b[0]!.stationId).order)
-  // Stations that follow one another through the same chain share one block, so the chain stays standing and each radio is put on it once.
+  const byStation = grouped(steps, step => step.stationId).sort(
+    (a, b) => stationById(a[0]!.stationId).order - stationById(b[0]!.stationId).order,
+  )
+  // Stations that follow one another through the same chain share one block, so the chain stays standing and
+  // each radio is put on it once.
   for (const station of byStation) {
     for (const chain of grouped(station, step => step.chainId ?? '')) {
       const last = blocks.at(-1)
@@ -44,17 +55,27 @@ export function proposedOrder(steps: readonly Step[]): Step[] {
       else blocks.push(chain)
     }
   }
-  return blocks.flatMap(block => grouped(block, step => step.set.id).flatMap(ofSet => grouped(ofSet, step => step.stationId).flatMap(station => fewestTurns(station, places))))
+  return blocks.flatMap(block =>
+    grouped(block, step => step.set.id).flatMap(ofSet =>
+      grouped(ofSet, step => step.stationId).flatMap(station => fewestTurns(station, places)),
+    ),
+  )
 }
 
-/** Steps one after another so that each turns as few knobs as can be; what must be cold goes first, equals keep their order. */
+/**
+ * Steps one after another so that each turns as few knobs as can be; what must be cold goes first, equals
+ * keep their order.
+ */
 function fewestTurns(steps: readonly Step[], places: ReadonlyMap<Step, number>): Step[] {
-  const left = [...steps].sort((a, b) => Number(b.thermal === 'cold') - Number(a.thermal === 'cold') || places.get(a)! - places.get(b)!)
+  const left = [...steps].sort(
+    (a, b) => Number(b.thermal === 'cold') - Number(a.thermal === 'cold') || places.get(a)! - places.get(b)!,
+  )
   const ordered: Step[] = []
   while (left.length > 0) {
     const from = ordered.at(-1) ?? null
     let best = 0
-    for (let i = 1; i < left.length; i++) if (from && knobTurns(from, left[i]!) < knobTurns(from, left[best]!)) best = i
+    for (let i = 1; i < left.length; i++)
+      if (from && knobTurns(from, left[i]!) < knobTurns(from, left[best]!)) best = i
     ordered.push(...left.splice(best, 1))
   }
   return ordered

@@ -28,5 +28,9 @@ export function runCosts(steps: readonly Step[]): RunCosts {
 /** Knobs to turn from how a radio stands to how a step wants it: a band change brings its channel with it. */
 export function knobTurns(from: Step | null, to: Step): number {
   if (from === null) return 2
-  return (from.band.id !== to.band.id ? 2 : from.channel.id !== to.channel.id ? 1 : 0) + (from.level.id !== to.level.id ? 1 : 0) + (to.spacingHz !== undefined && to.spacingHz !== from.spacingHz ? 1 : 0)
+  return (
+    (from.band.id !== to.band.id ? 2 : from.channel.id !== to.channel.id ? 1 : 0) +
+    (from.level.id !== to.level.id ? 1 : 0) +
+    (to.spacingHz !== undefined && to.spacingHz !== from.spacingHz ? 1 : 0)
+  )
 }

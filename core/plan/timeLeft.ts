@@ -10,7 +10,10 @@ export interface TimeLeft {
   learned: boolean
 }
 
-/** Adds up the steps whose readings within reach are not all in, and that were not left out; times move towards what was really taken. */
+/**
+ * Adds up the steps whose readings within reach are not all in, and that were not left out; times move
+ * towards what was really taken.
+ */
 export function timeLeft(steps: readonly Step[], context: StationContext): TimeLeft {
   const learned = context.once('learned-times', () => learnedTimes(context.review))
   const left: TimeLeft = { benchS: 0, keyDownS: 0, openSteps: 0, learned: learned.size > 0 }

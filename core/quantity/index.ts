@@ -1,16 +1,56 @@
-export { REFERENCE_OHM, EMF_OVER_PD_DB, dbmFromWatts, wattsFromDbm, dbmFromVoltsPd, voltsPdFromDbm, dbmFromDbuvPd, dbmFromDbuvEmf, dbFromPowerRatio } from './power'
-export { reflectionFromVswr, returnLossDbFromVswr, mismatchLossDbFromVswr, vswrFromReflection, vswrFromReturnLossDb } from './reflection'
+export {
+  REFERENCE_OHM,
+  EMF_OVER_PD_DB,
+  dbmFromWatts,
+  wattsFromDbm,
+  dbmFromVoltsPd,
+  voltsPdFromDbm,
+  dbmFromDbuvPd,
+  dbmFromDbuvEmf,
+  dbFromPowerRatio,
+} from './power'
+export {
+  reflectionFromVswr,
+  returnLossDbFromVswr,
+  mismatchLossDbFromVswr,
+  vswrFromReflection,
+  vswrFromReturnLossDb,
+} from './reflection'
 export { LEVEL_UNITS, levelIn, type LevelUnit } from './levelUnits'
 export { parseRatio, type RatioRead, type RatioUnit } from './parseRatio'
 export { parseReflection, type ReflectionRead, type ReflectionUnit } from './parseReflection'
-export { printDbc, printLevel, printOhm, printPercent, printPpm, printSignificant, printVswr } from './printQuantity'
+export {
+  printDbc,
+  printLevel,
+  printOhm,
+  printPercent,
+  printPpm,
+  printSignificant,
+  printVswr,
+} from './printQuantity'
 export { parseLevel, type LevelRead, type ParseLevelOptions } from './parseLevel'
 export { parseFrequency, type FrequencyRead } from './parseFrequency'
 export { parsePlainNumber, type PlainNumberRead, type ParsePlainNumberOptions } from './parsePlainNumber'
 export type { ParseRefusal } from './parseResult'
 export { readNumber, type NumberRead, type NumberAmbiguous } from './readNumber'
 export {
-  MINUS, UNIT_SPACE, printNumber, printSigned, printDbm, printDb, printHz, printMargin, printMarginIn, printPlusMinus, printRange, printWatts, printClaimW,
-  printDbmAsWatts, printDuration, printMhzFigure, printMhz, printFrequencyShort,
+  MINUS,
+  UNIT_SPACE,
+  printNumber,
+  printSigned,
+  printDbm,
+  printDb,
+  printHz,
+  printMargin,
+  printMarginIn,
+  printPlusMinus,
+  printRange,
+  printWatts,
+  printClaimW,
+  printDbmAsWatts,
+  printDuration,
+  printMhzFigure,
+  printMhz,
+  printFrequencyShort,
 } from './print'
 export { parseFigure, printFigure, type FigureRead, type ParseFigureOptions } from './parseFigure'

@@ -22,11 +22,21 @@ export interface ParseFigureOptions {
 }
 
 const SCALES: Record<string, Record<string, number>> = {
-  'Hz': { hz: 1, k: 1e3, khz: 1e3, m: 1e6, mhz: 1e6, ghz: 1e9 }, 'V': { v: 1, mv: 1e-3 }, 'A': { a: 1, ma: 1e-3 }, 'W': { w: 1, mw: 1e-3, kw: 1e3 },
-  '°C': { '°c': 1, c: 1, '°': 1 }, 'dB': { db: 1, dbc: 1 }, 'dBm': { dbm: 1 }, 'm': { m: 1, cm: 0.01 }, 'mark': {},
+  Hz: { hz: 1, k: 1e3, khz: 1e3, m: 1e6, mhz: 1e6, ghz: 1e9 },
+  V: { v: 1, mv: 1e-3 },
+  A: { a: 1, ma: 1e-3 },
+  W: { w: 1, mw: 1e-3, kw: 1e3 },
+  '°C': { '°c': 1, c: 1, '°': 1 },
+  dB: { db: 1, dbc: 1 },
+  dBm: { dbm: 1 },
+  m: { m: 1, cm: 0.01 },
+  mark: {},
 }
 
-/** Reads a figure that is no level behind a chain: `2.38 kHz`, `2,38`, `13.6 V`, `4900 mA`, `−60.2 dBc`, `<-62`, `146.519836`, `+120 Hz`. */
+/**
+ * Reads a figure that is no level behind a chain: `2.38 kHz`, `2,38`, `13.6 V`, `4900 mA`, `−60.2 dBc`,
+ * `<-62`, `146.519836`, `+120 Hz`.
+ */
 export function parseFigure(text: string, options: ParseFigureOptions): FigureRead | ParseRefusal {
   const trimmed = text.trim()
   const isUpperBound = trimmed.startsWith('<') || trimmed.startsWith('≤')
@@ -37,25 +47,42 @@ export function parseFigure(text: string, options: ParseFigureOptions): FigureRe
   const signed = /^\s*[+−–—-]/.test(body)
   const counted = options.aroundHz !== undefined && (signed || unitText === 'ppm')
   const scale = scaleOf(unitText, { options, counted })
-  if (scale === undefined) return refuse(`“${number.unitText}” is not a unit for this field; it is in ${options.unit}.`)
-  const values = ('ambiguous' in number ? number.ambiguous : [number.value]).map(value => value * scale + (counted ? options.aroundHz! : 0))
+  if (scale === undefined)
+    return refuse(`“${number.unitText}” is not a unit for this field; it is in ${options.unit}.`)
+  const values = ('ambiguous' in number ? number.ambiguous : [number.value]).map(
+    value => value * scale + (counted ? options.aroundHz! : 0),
+  )
   const { min = -1e12, max = 1e12 } = options
-  if ('ambiguous' in number) return refuse(`“${trimmed}” can be ${number.ambiguous[0]} or ${number.ambiguous[1]}. Which is it?`, number.ambiguous.map(value => `${value}${number.unitText ? ` ${number.unitText}` : ''}`))
+  if ('ambiguous' in number)
+    return refuse(
+      `“${trimmed}” can be ${number.ambiguous[0]} or ${number.ambiguous[1]}. Which is it?`,
+      number.ambiguous.map(value => `${value}${number.unitText ? ` ${number.unitText}` : ''}`),
+    )
   const value = values[0]!
-  if (!(value >= min && value <= max)) return refuse(`This must lie between ${printFigure(min, options.unit)} and ${printFigure(max, options.unit)}.`)
+  if (!(value >= min && value <= max))
+    return refuse(
+      `This must lie between ${printFigure(min, options.unit)} and ${printFigure(max, options.unit)}.`,
+    )
   return { ok: true, value, resolution: number.lastDigit * Math.abs(scale), isUpperBound }
 }
 
-function scaleOf(unitText: string, of: { options: ParseFigureOptions; counted: boolean }): number | undefined {
+function scaleOf(
+  unitText: string,
+  of: { options: ParseFigureOptions; counted: boolean },
+): number | undefined {
   const { options, counted } = of
   if (unitText === 'ppm' && options.aroundHz !== undefined) return options.aroundHz * 1e-6
-  if (unitText === '') return counted ? 1 : options.bareScale ?? 1
+  if (unitText === '') return counted ? 1 : (options.bareScale ?? 1)
   return SCALES[options.unit]![unitText]
 }
 
 /** A figure with its unit, as it is shown before it is kept. */
 export function printFigure(value: number, unit: ParseFigureOptions['unit']): string {
   if (unit === 'mark') return value ? 'done' : 'not done'
-  if (unit === 'Hz') return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)
-  return `${unit === 'dB' || unit === 'dBm' ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`.replace('-', MINUS)
+  if (unit === 'Hz')
+    return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)
+  return `${unit === 'dB' || unit === 'dBm' ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`.replace(
+    '-',
+    MINUS,
+  )
 }

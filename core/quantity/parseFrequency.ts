@@ -9,7 +9,15 @@ export interface FrequencyRead {
 }
 
 const UNIT_HZ = { Hz: 1, kHz: 1e3, MHz: 1e6, GHz: 1e9 } as const
-const SPELLINGS: Record<string, FrequencyRead['unit']> = { hz: 'Hz', k: 'kHz', khz: 'kHz', m: 'MHz', mhz: 'MHz', g: 'GHz', ghz: 'GHz' }
+const SPELLINGS: Record<string, FrequencyRead['unit']> = {
+  hz: 'Hz',
+  k: 'kHz',
+  khz: 'kHz',
+  m: 'MHz',
+  mhz: 'MHz',
+  g: 'GHz',
+  ghz: 'GHz',
+}
 const SMALLEST_HZ = 9e3
 const LARGEST_HZ = 300e9
 
@@ -28,12 +36,16 @@ export function parseFrequency(text: string): FrequencyRead | ParseRefusal {
   if (!number) return refuse(`“${trimmed}” has no number at its start. Type a frequency such as 146.52 MHz.`)
   const values = 'ambiguous' in number ? number.ambiguous : [number.value]
   const stated = number.unitText === '' ? undefined : SPELLINGS[number.unitText.toLowerCase()]
-  if (number.unitText !== '' && !stated) return refuse(`“${number.unitText}” is not a unit of frequency. Known: Hz, kHz, MHz, GHz.`)
+  if (number.unitText !== '' && !stated)
+    return refuse(`“${number.unitText}” is not a unit of frequency. Known: Hz, kHz, MHz, GHz.`)
   const meanings = values.map(value => meaning(value, stated))
   const [first, second] = meanings
   if (!first) return refuse('Nothing typed yet.')
   if (second && second.frequencyHz !== first.frequencyHz)
-    return refuse(`“${trimmed}” can be ${values[0]} or ${values[1]}. Which is it?`, values.map(v => `${v}${stated ? ` ${stated}` : ''}`))
+    return refuse(
+      `“${trimmed}” can be ${values[0]} or ${values[1]}. Which is it?`,
+      values.map(v => `${v}${stated ? ` ${stated}` : ''}`),
+    )
   if (!(first.frequencyHz >= SMALLEST_HZ && first.frequencyHz <= LARGEST_HZ))
     return refuse(`${trimmed} lies outside 9 kHz to 300 GHz.`)
   return first

@@ -14,8 +14,15 @@ export interface RatioRead {
   fraction: number | null
 }
 
-const SPELLINGS: Record<string, RatioUnit> = { 'db': 'dB', 'dbc': 'dBc', '%': '%', 'percent': '%', 'per cent': '%', 'ppm': 'ppm' }
-const SCALE = { '%': 1e-2, 'ppm': 1e-6 } as const
+const SPELLINGS: Record<string, RatioUnit> = {
+  db: 'dB',
+  dbc: 'dBc',
+  '%': '%',
+  percent: '%',
+  'per cent': '%',
+  ppm: 'ppm',
+}
+const SCALE = { '%': 1e-2, ppm: 1e-6 } as const
 
 /**
  * Reads a ratio as people type it: `-60 dBc`, `1,5 dB`, `2.5 ppm`, `5 %`.
@@ -28,7 +35,17 @@ export function parseRatio(text: string, options: { bareUnit: RatioUnit }): Rati
   if (!number) return refuse(`“${trimmed}” has no number at its start.`)
   const unit = number.unitText === '' ? options.bareUnit : SPELLINGS[number.unitText.toLowerCase()]
   if (!unit) return refuse(`“${number.unitText}” is not a unit of a ratio. Known: dB, dBc, %, ppm.`)
-  if ('ambiguous' in number) return refuse(`“${trimmed}” can be ${number.ambiguous[0]} or ${number.ambiguous[1]}. Which is it?`, number.ambiguous.map(value => `${value} ${unit}`))
+  if ('ambiguous' in number)
+    return refuse(
+      `“${trimmed}” can be ${number.ambiguous[0]} or ${number.ambiguous[1]}. Which is it?`,
+      number.ambiguous.map(value => `${value} ${unit}`),
+    )
   const share = unit === '%' || unit === 'ppm'
-  return { ok: true, unit, value: number.value, valueDb: share ? null : number.value, fraction: share ? number.value * SCALE[unit] : null }
+  return {
+    ok: true,
+    unit,
+    value: number.value,
+    valueDb: share ? null : number.value,
+    fraction: share ? number.value * SCALE[unit] : null,
+  }
 }

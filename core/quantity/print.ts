@@ -3,7 +3,10 @@ import { wattsFromDbm } from './power'
 /** True minus sign. */
 export const MINUS = '−'
 
-/** Space between a number and its unit; it does not break. The shipped faces have no non-breaking thin space, so it is a plain one. */
+/**
+ * Space between a number and its unit; it does not break. The shipped faces have no non-breaking thin space,
+ * so it is a plain one.
+ */
 export const UNIT_SPACE = '\u00a0'
 
 /** A number with fixed decimals and the true minus sign; `–` when there is none. */
@@ -16,7 +19,9 @@ export function printNumber(value: number | null | undefined, decimals = 1): str
 /** As `printNumber`, with `+` in front of positive numbers. */
 export function printSigned(value: number | null | undefined, decimals = 1): string {
   const plain = printNumber(value, decimals)
-  return value !== null && value !== undefined && value > 0 && Number(value.toFixed(decimals)) !== 0 ? `+${plain}` : plain
+  return value !== null && value !== undefined && value > 0 && Number(value.toFixed(decimals)) !== 0
+    ? `+${plain}`
+    : plain
 }
 
 /** A level with its unit: `−16.02 dBm`. */
@@ -42,7 +47,10 @@ export function printPlusMinus(halfWidth: number, unit = 'dB'): string {
   return `±${halfWidth.toFixed(decimals)}${unit ? UNIT_SPACE + unit : ''}`
 }
 
-/** A 95 % range whose two ends differ: `±1.7 dB` where they do not, else `+1.5 / −2.4 dB`; an open end is said. */
+/**
+ * A 95 % range whose two ends differ: `±1.7 dB` where they do not, else `+1.5 / −2.4 dB`; an open end is
+ * said.
+ */
 export function printRange(range: { lowDb: number; highDb: number }, unit = 'dB'): string {
   const { lowDb, highDb } = range
   const tail = unit ? UNIT_SPACE + unit : ''
@@ -55,7 +63,13 @@ function twoDigits(size: number): string {
   return printPlusMinus(size, '').slice(1)
 }
 
-const POWER_STEPS = [[1e3, 'kW'], [1, 'W'], [1e-3, 'mW'], [1e-6, 'µW'], [1e-9, 'nW']] as const
+const POWER_STEPS = [
+  [1e3, 'kW'],
+  [1, 'W'],
+  [1e-3, 'mW'],
+  [1e-6, 'µW'],
+  [1e-9, 'nW'],
+] as const
 
 /** A power with the prefix that suits it, three significant digits: `4.37 W`, `850 mW`, `25.0 µW`. */
 export function printWatts(powerW: number | null | undefined, significant = 3): string {
@@ -81,7 +95,9 @@ export function printDbmAsWatts(levelDbm: number | null | undefined): string {
 export function printDuration(seconds: number): string {
   if (seconds < 90) return `${Math.round(seconds)}${UNIT_SPACE}s`
   const minutes = Math.round(seconds / 60)
-  return minutes < 120 ? `${minutes}${UNIT_SPACE}min` : `${Math.floor(minutes / 60)}${UNIT_SPACE}h ${minutes % 60}${UNIT_SPACE}min`
+  return minutes < 120
+    ? `${minutes}${UNIT_SPACE}min`
+    : `${Math.floor(minutes / 60)}${UNIT_SPACE}h ${minutes % 60}${UNIT_SPACE}min`
 }
 
 /** The figure of a frequency in MHz, at least three decimals, more when there are more: `146.520`. */
@@ -98,7 +114,14 @@ export function printMhz(frequencyHz: number): string {
 
 /** A frequency as short as it stays exact: `960 MHz`, `3 GHz`, `100 kHz`. */
 export function printFrequencyShort(frequencyHz: number): string {
-  const [scale, unit] = frequencyHz >= 1e9 ? [1e9, 'GHz'] : frequencyHz >= 1e6 ? [1e6, 'MHz'] : frequencyHz >= 1e3 ? [1e3, 'kHz'] : [1, 'Hz']
+  const [scale, unit] =
+    frequencyHz >= 1e9
+      ? [1e9, 'GHz']
+      : frequencyHz >= 1e6
+        ? [1e6, 'MHz']
+        : frequencyHz >= 1e3
+          ? [1e3, 'kHz']
+          : [1, 'Hz']
   return `${Number((frequencyHz / scale).toPrecision(7))}${UNIT_SPACE}${unit}`
 }
 
@@ -108,7 +131,10 @@ export function printHz(valueHz: number | null | undefined, significant = 3): st
   const size = Math.abs(valueHz)
   const [scale, unit] = size >= 999.5e3 ? [1e6, 'MHz'] : size >= 999.5 ? [1e3, 'kHz'] : [1, 'Hz']
   const scaled = size / scale
-  const decimals = Math.max(0, Math.min(scale === 1 ? 1 : 6, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1)))))
+  const decimals = Math.max(
+    0,
+    Math.min(scale === 1 ? 1 : 6, significant - 1 - Math.floor(Math.log10(Math.max(scaled, 1)))),
+  )
   return `${printNumber(valueHz / scale, decimals)}${UNIT_SPACE}${unit}`
 }
 

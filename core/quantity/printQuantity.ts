@@ -3,7 +3,10 @@ import { MINUS, printNumber, printSigned, UNIT_SPACE } from './print'
 
 const DEFAULT_SIGNIFICANT = 4
 
-/** A level in a unit of choice: `36.99 dBm`, `4.370 W`, `1.000 µV emf`; four significant digits of linear units, two decimals of logarithmic ones. */
+/**
+ * A level in a unit of choice: `36.99 dBm`, `4.370 W`, `1.000 µV emf`; four significant digits of linear
+ * units, two decimals of logarithmic ones.
+ */
 export function printLevel(levelDbm: number, unit: LevelUnit, significant = DEFAULT_SIGNIFICANT): string {
   const law = LEVEL_LAWS[unit]
   const value = law.fromDbm(levelDbm)
@@ -14,7 +17,11 @@ export function printLevel(levelDbm: number, unit: LevelUnit, significant = DEFA
 export function printSignificant(value: number, significant = DEFAULT_SIGNIFICANT): string {
   if (!Number.isFinite(value)) return '–'
   const size = Math.abs(Number(value.toPrecision(significant)))
-  if (size !== 0 && (size < 1e-6 || size >= 1e9)) return value.toExponential(significant - 1).replace('-', MINUS).replace('e+', 'e')
+  if (size !== 0 && (size < 1e-6 || size >= 1e9))
+    return value
+      .toExponential(significant - 1)
+      .replace('-', MINUS)
+      .replace('e+', 'e')
   const decimals = size === 0 ? significant - 1 : Math.max(0, significant - 1 - Math.floor(Math.log10(size)))
   return printNumber(Number(value.toPrecision(significant)), decimals)
 }

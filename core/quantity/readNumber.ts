@@ -24,7 +24,10 @@ const NUMBER_THEN_UNIT = /^([+-]?)(\d[\d.,]*|[.,]\d+)(e[+-]?\d{1,2})?(.*)$/i
  */
 export function readNumber(text: string): NumberRead | NumberAmbiguous | null {
   const tidy = text.replace(SPACES, ' ').trim().replace(MINUS_SIGNS, '-')
-  const grouped = tidy.replace(/^([+-]?) ?(\d{1,3}(?: \d{3})+)(?=[.,\D]|$)/, (_all, sign: string, digits: string) => sign + digits.replaceAll(' ', ''))
+  const grouped = tidy.replace(
+    /^([+-]?) ?(\d{1,3}(?: \d{3})+)(?=[.,\D]|$)/,
+    (_all, sign: string, digits: string) => sign + digits.replaceAll(' ', ''),
+  )
   const match = NUMBER_THEN_UNIT.exec(grouped.replace(/^([+-]) /, '$1'))
   if (!match) return null
   const [, sign = '', digits = '', exponent = '', rest = ''] = match
@@ -38,7 +41,8 @@ export function readNumber(text: string): NumberRead | NumberAmbiguous | null {
     const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0
     return { value: value * factor, lastDigit: 10 ** -decimals * Math.abs(factor), unitText }
   }
-  if (commas === 0) return points <= 1 ? done(digits) : groupedBy(digits, '.') ? done(digits.replaceAll('.', '')) : null
+  if (commas === 0)
+    return points <= 1 ? done(digits) : groupedBy(digits, '.') ? done(digits.replaceAll('.', '')) : null
   if (commas === 1 && points === 0) {
     if (/^[1-9]\d{0,2},\d{3}$/.test(digits)) {
       const asDecimal = Number(digits.replace(',', '.')) * factor

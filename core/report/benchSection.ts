@@ -1,5 +1,20 @@
-import { accuracyInWords, ASSUMED_RADIO_VSWR, coaxLossDb, type Chain, type Instrument, type Part } from '../chain'
-import { printClaimW, printDb, printDbm, printFrequencyShort, printNumber, printPlusMinus, printSigned } from '../quantity'
+import {
+  accuracyInWords,
+  ASSUMED_RADIO_VSWR,
+  coaxLossDb,
+  type Chain,
+  type Instrument,
+  type Part,
+} from '../chain'
+import {
+  printClaimW,
+  printDb,
+  printDbm,
+  printFrequencyShort,
+  printNumber,
+  printPlusMinus,
+  printSigned,
+} from '../quantity'
 import type { StationContext } from '../station'
 import type { ReportBlock, ReportSection } from './model'
 
@@ -7,21 +22,42 @@ import type { ReportBlock, ReportSection } from './model'
 export function benchSection(context: StationContext): ReportSection {
   const { instruments, chains } = context.review
   const blocks: ReportBlock[] = [
-    { kind: 'table', caption: 'Instruments', widths: [26, 22, 24, 28], head: [{ text: 'Instrument' }, { text: 'Range' }, { text: 'Accuracy' }, { text: 'Window' }], rows: instruments.map(instrument => [
-      { kind: 'text', text: [instrument.name, instrument.note].filter(Boolean).join(', ') },
-      { kind: 'text', text: `${printFrequencyShort(instrument.fromHz)} to ${printFrequencyShort(instrument.toHz)}` },
-      { kind: 'text', text: `${accuracyInWords(instrument)}${instrument.assumed ? ' (assumed)' : ''}` },
-      { kind: 'text', text: windowInWords(instrument) },
-    ]) },
+    {
+      kind: 'table',
+      caption: 'Instruments',
+      widths: [26, 22, 24, 28],
+      head: [{ text: 'Instrument' }, { text: 'Range' }, { text: 'Accuracy' }, { text: 'Window' }],
+      rows: instruments.map(instrument => [
+        { kind: 'text', text: [instrument.name, instrument.note].filter(Boolean).join(', ') },
+        {
+          kind: 'text',
+          text: `${printFrequencyShort(instrument.fromHz)} to ${printFrequencyShort(instrument.toHz)}`,
+        },
+        { kind: 'text', text: `${accuracyInWords(instrument)}${instrument.assumed ? ' (assumed)' : ''}` },
+        { kind: 'text', text: windowInWords(instrument) },
+      ]),
+    },
     ...chains.map((chain): ReportBlock => chainTable(chain, context.instrument(chain.instrumentId))),
-    { kind: 'paragraph', quiet: true, text: `Mismatch is counted between every two facing ports. The radio’s output VSWR is assumed to be ${ASSUMED_RADIO_VSWR}.` },
+    {
+      kind: 'paragraph',
+      quiet: true,
+      text: `Mismatch is counted between every two facing ports. The radio’s output VSWR is assumed to be ${ASSUMED_RADIO_VSWR}.`,
+    },
   ]
-  return { id: 'bench', title: 'Bench', blocks: instruments.length + chains.length > 0 ? blocks : [{ kind: 'paragraph', text: 'No bench is recorded.' }] }
+  return {
+    id: 'bench',
+    title: 'Bench',
+    blocks:
+      instruments.length + chains.length > 0
+        ? blocks
+        : [{ kind: 'paragraph', text: 'No bench is recorded.' }],
+  }
 }
 
 function windowInWords(instrument: Instrument): string {
   const reference = instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`
-  if (instrument.kind === 'receiver') return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
+  if (instrument.kind === 'receiver')
+    return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
   return instrument.kind === 'spectrum-analyser'
     ? `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
     : `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ${instrument.inLine ? 'in line' : 'terminating'}`
@@ -29,12 +65,24 @@ function windowInWords(instrument: Instrument): string {
 
 function chainTable(chain: Chain, instrument: Instrument | undefined): ReportBlock {
   return {
-    kind: 'table', caption: `Chain “${chain.name}” into ${instrument?.name ?? 'no instrument'}, revision ${chain.revision}${chain.offsetOnInstrumentDb === 0 ? '' : `, offset on the instrument ${printSigned(chain.offsetOnInstrumentDb, 2)} dB`}`,
-    widths: [30, 34, 16, 10, 10], head: [{ text: 'Part' }, { text: 'Loss' }, { text: 'Known to', align: 'right' }, { text: 'Rating', align: 'right' }, { text: 'VSWR', align: 'right' }],
+    kind: 'table',
+    caption: `Chain “${chain.name}” into ${instrument?.name ?? 'no instrument'}, revision ${chain.revision}${chain.offsetOnInstrumentDb === 0 ? '' : `, offset on the instrument ${printSigned(chain.offsetOnInstrumentDb, 2)} dB`}`,
+    widths: [30, 34, 16, 10, 10],
+    head: [
+      { text: 'Part' },
+      { text: 'Loss' },
+      { text: 'Known to', align: 'right' },
+      { text: 'Rating', align: 'right' },
+      { text: 'VSWR', align: 'right' },
+    ],
     rows: chain.parts.map(part => [
       { kind: 'text', text: [part.name, part.note].filter(Boolean).join(', ') },
       { kind: 'text', text: lossInWords(part) },
-      { kind: 'text', align: 'right', text: `${printPlusMinus(part.lossUncertainty.halfWidthDb)}${part.lossUncertainty.assumed ? ' (assumed)' : ''}` },
+      {
+        kind: 'text',
+        align: 'right',
+        text: `${printPlusMinus(part.lossUncertainty.halfWidthDb)}${part.lossUncertainty.assumed ? ' (assumed)' : ''}`,
+      },
       { kind: 'text', align: 'right', text: part.ratingW === null ? '–' : printClaimW(part.ratingW) },
       { kind: 'text', align: 'right', text: printNumber(part.vswr, 2) },
     ]),
@@ -42,6 +90,11 @@ function chainTable(chain: Chain, instrument: Instrument | undefined): ReportBlo
 }
 
 function lossInWords(part: Part): string {
-  if (part.loss.kind === 'coax') return `${printNumber(part.loss.lengthM, 2)} m of cable, ${printDb(coaxLossDb(part.loss, 100e6), 2)} at 100 MHz`
-  return part.loss.kind === 'figure' ? printDb(part.loss.lossDb, 2) : part.loss.points.map(point => `${printDb(point.lossDb, 2)} at ${printFrequencyShort(point.frequencyHz)}`).join(', ')
+  if (part.loss.kind === 'coax')
+    return `${printNumber(part.loss.lengthM, 2)} m of cable, ${printDb(coaxLossDb(part.loss, 100e6), 2)} at 100 MHz`
+  return part.loss.kind === 'figure'
+    ? printDb(part.loss.lossDb, 2)
+    : part.loss.points
+        .map(point => `${printDb(point.lossDb, 2)} at ${printFrequencyShort(point.frequencyHz)}`)
+        .join(', ')
 }

@@ -42,20 +42,46 @@ function summarySection(context: StationContext): ReportSection {
   const found = findings(context)
   const blocks: ReportBlock[] = []
   if (context.review.purpose) blocks.push({ kind: 'paragraph', text: context.review.purpose })
-  blocks.push({ kind: 'facts', rows: [['Radios', context.review.sets.map(setName).join('; ') || 'none yet'], ['Readings', `${context.review.readings.length} levels and ${context.review.figures.length} other figures, first ${dayOf(context, 0)}, last ${dayOf(context, -1)}`]] })
+  blocks.push({
+    kind: 'facts',
+    rows: [
+      ['Radios', context.review.sets.map(setName).join('; ') || 'none yet'],
+      [
+        'Readings',
+        `${context.review.readings.length} levels and ${context.review.figures.length} other figures, first ${dayOf(context, 0)}, last ${dayOf(context, -1)}`,
+      ],
+    ],
+  })
   for (const set of found.sets) {
-    const rows = found.rows.map(row => ({ row, answer: row.answers.find(({ set: other }) => other.id === set.id)!.answer })).filter(({ answer }) => !['Not on this set', 'No such level'].includes(answer.words))
+    const rows = found.rows
+      .map(row => ({ row, answer: row.answers.find(({ set: other }) => other.id === set.id)!.answer }))
+      .filter(({ answer }) => !['Not on this set', 'No such level'].includes(answer.words))
     blocks.push({
-      kind: 'table', caption: roleName(set), head: [{ text: 'Question' }, { text: 'Margin' }, { text: 'Finding' }, { text: 'Where' }], widths: [24, 20, 24, 32],
+      kind: 'table',
+      caption: roleName(set),
+      head: [{ text: 'Question' }, { text: 'Margin' }, { text: 'Finding' }, { text: 'Where' }],
+      widths: [24, 20, 24, 32],
       rows: rows.map(({ row, answer }) => [
         { kind: 'text', text: `${row.question.question}${row.question.yardstick ? ' (yardstick)' : ''}` },
-        answer.verdict.state === 'observation' ? { kind: 'text', text: '' } : { kind: 'strip', verdict: answer.verdict },
+        answer.verdict.state === 'observation'
+          ? { kind: 'text', text: '' }
+          : { kind: 'strip', verdict: answer.verdict },
         { kind: 'verdict', verdict: answer.verdict, words: answer.words },
-        { kind: 'text', text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)].filter(Boolean).join('; ') },
+        {
+          kind: 'text',
+          text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)]
+            .filter(Boolean)
+            .join('; '),
+        },
       ]),
     })
   }
-  blocks.push(...remarks(found, context).map((remark): ReportBlock => ({ kind: 'paragraph', text: `${remark.title}. ${remark.text}` })))
+  blocks.push(
+    ...remarks(found, context).map((remark): ReportBlock => ({
+      kind: 'paragraph',
+      text: `${remark.title}. ${remark.text}`,
+    })),
+  )
   return { id: 'findings', title: 'What we can say', blocks }
 }
 
@@ -68,17 +94,39 @@ function dayOf(context: StationContext, index: number): string {
 }
 
 function versionsSection(context: StationContext, stamp: ReportStamp): ReportSection {
-  const widest = Math.max(0, ...context.review.sets.flatMap(set => stations.flatMap(station => station.plan(set, context).flatMap(step => station.evaluate(step, context).slots.map(slot => slot.corrected?.budget.rangeDb ?? 0)))))
+  const widest = Math.max(
+    0,
+    ...context.review.sets.flatMap(set =>
+      stations.flatMap(station =>
+        station
+          .plan(set, context)
+          .flatMap(step =>
+            station.evaluate(step, context).slots.map(slot => slot.corrected?.budget.rangeDb ?? 0),
+          ),
+      ),
+    ),
+  )
   return {
-    id: 'versions', title: 'How this was made', blocks: [
-      { kind: 'paragraph', text: `Ranges are 95 % ranges of each budget’s own distribution: independent contributions, their characteristic functions multiplied and inverted, Monte Carlo where noise hides a signal (JCGM 100:2008 and 101:2008). The widest here is ${printPlusMinus(widest)}. Every figure is computed from the readings as they were taken; none was typed into this report.` },
-      { kind: 'facts', rows: [
-        ['Program', `Rigorous Meter ${stamp.version}`],
-        ['Rulebooks', context.rulebooks.map(book => `${book.title}, ${book.edition}`).join('; ')],
-        ['Stations', stations.map(station => `${station.title} ${station.version}`).join(', ')],
-        ['Review', `${context.review.id}, begun ${context.review.createdAt.slice(0, 10)}, last changed ${context.review.updatedAt.slice(0, 10)}`],
-        ['Report made', stamp.at],
-      ] },
+    id: 'versions',
+    title: 'How this was made',
+    blocks: [
+      {
+        kind: 'paragraph',
+        text: `Ranges are 95 % ranges of each budget’s own distribution: independent contributions, their characteristic functions multiplied and inverted, Monte Carlo where noise hides a signal (JCGM 100:2008 and 101:2008). The widest here is ${printPlusMinus(widest)}. Every figure is computed from the readings as they were taken; none was typed into this report.`,
+      },
+      {
+        kind: 'facts',
+        rows: [
+          ['Program', `Rigorous Meter ${stamp.version}`],
+          ['Rulebooks', context.rulebooks.map(book => `${book.title}, ${book.edition}`).join('; ')],
+          ['Stations', stations.map(station => `${station.title} ${station.version}`).join(', ')],
+          [
+            'Review',
+            `${context.review.id}, begun ${context.review.createdAt.slice(0, 10)}, last changed ${context.review.updatedAt.slice(0, 10)}`,
+          ],
+          ['Report made', stamp.at],
+        ],
+      },
     ],
   }
 }

@@ -11,7 +11,13 @@ export type ReportBlock =
   | { kind: 'paragraph'; text: string; quiet?: boolean }
   | { kind: 'facts'; rows: [label: string, value: string][] }
   | { kind: 'list'; items: string[] }
-  | { kind: 'table'; caption: string; head: { text: string; align?: 'left' | 'right' }[]; /** Relative widths, one per column. */ widths: number[]; rows: ReportCell[][] }
+  | {
+      kind: 'table'
+      caption: string
+      head: { text: string; align?: 'left' | 'right' }[]
+      /** Relative widths, one per column. */ widths: number[]
+      rows: ReportCell[][]
+    }
 
 export interface ReportSection {
   id: string

@@ -3,8 +3,7 @@ import type { BatteryLabel } from './types'
 
 /** Whether the label on a battery agrees with itself. */
 export type BatteryLabelCheck =
-  | { kind: 'incomplete'; words: string }
-  | { kind: 'agrees' | 'disagrees'; productWh: number; words: string }
+  { kind: 'incomplete'; words: string } | { kind: 'agrees' | 'disagrees'; productWh: number; words: string }
 
 /** Labels round to a tenth of a Wh or to three digits; this share covers both. */
 const ROUNDING_SHARE = 0.015
@@ -14,14 +13,25 @@ const ROUNDING_WH = 0.06
 export function checkBatteryLabel(label: BatteryLabel): BatteryLabelCheck {
   const { voltageV, capacityAh, energyWh } = label
   if (voltageV === null || capacityAh === null)
-    return { kind: 'incomplete', words: 'Volts and ampere-hours give the watt-hours to compare with the label.' }
+    return {
+      kind: 'incomplete',
+      words: 'Volts and ampere-hours give the watt-hours to compare with the label.',
+    }
   const productWh = voltageV * capacityAh
   const sum = `${printNumber(voltageV, decimals(voltageV))} V × ${printNumber(capacityAh, decimals(capacityAh))} Ah = ${printNumber(productWh, 2)} Wh`
   if (energyWh === null) return { kind: 'incomplete', words: `${sum}; the label gives no Wh.` }
   const apart = Math.abs(productWh - energyWh)
   return apart <= Math.max(ROUNDING_WH, energyWh * ROUNDING_SHARE)
-    ? { kind: 'agrees', productWh, words: `${sum}, as the label says (${printNumber(energyWh, decimals(energyWh))} Wh).` }
-    : { kind: 'disagrees', productWh, words: `${sum}, but the label says ${printNumber(energyWh, decimals(energyWh))} Wh.` }
+    ? {
+        kind: 'agrees',
+        productWh,
+        words: `${sum}, as the label says (${printNumber(energyWh, decimals(energyWh))} Wh).`,
+      }
+    : {
+        kind: 'disagrees',
+        productWh,
+        words: `${sum}, but the label says ${printNumber(energyWh, decimals(energyWh))} Wh.`,
+      }
 }
 
 function decimals(value: number): number {

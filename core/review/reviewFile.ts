@@ -37,18 +37,45 @@ const envelope = Joi.object<FileShape>({
   writtenBy: Joi.string().max(100).required(),
   writtenAt: Joi.string().isoDate().required(),
   review: Joi.object().required(),
-  traces: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), frequenciesHz: numbers, levelsDbm: numbers })).max(2000).required(),
-  curves: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), x: numbers, y: gapped, y2: gapped })).max(5000),
-  pictures: Joi.array().items(Joi.object({ id: Joi.string().max(80).required(), dataUrl: Joi.string().pattern(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]*$/).max(20_000_000).required() })).max(2000),
+  traces: Joi.array()
+    .items(Joi.object({ id: Joi.string().max(80).required(), frequenciesHz: numbers, levelsDbm: numbers }))
+    .max(2000)
+    .required(),
+  curves: Joi.array()
+    .items(Joi.object({ id: Joi.string().max(80).required(), x: numbers, y: gapped, y2: gapped }))
+    .max(5000),
+  pictures: Joi.array()
+    .items(
+      Joi.object({
+        id: Joi.string().max(80).required(),
+        dataUrl: Joi.string()
+          .pattern(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]*$/)
+          .max(20_000_000)
+          .required(),
+      }),
+    )
+    .max(2000),
 })
 
 /** Writes a review and its traces as one JSON text. Numbers keep every digit. */
 export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; at: string }): string {
   const file: FileShape = {
-    format: FORMAT, schemaVersion: REVIEW_SCHEMA_VERSION, writtenBy: `Rigorous Meter ${stamp.version}`, writtenAt: stamp.at,
+    format: FORMAT,
+    schemaVersion: REVIEW_SCHEMA_VERSION,
+    writtenBy: `Rigorous Meter ${stamp.version}`,
+    writtenAt: stamp.at,
     review: bundle.review,
-    traces: [...bundle.traces].map(([id, points]) => ({ id, frequenciesHz: [...points.frequenciesHz], levelsDbm: [...points.levelsDbm] })),
-    curves: [...bundle.curves].map(([id, { x, y, y2 }]) => ({ id, x: [...x], y: withGaps(y), y2: withGaps(y2) })),
+    traces: [...bundle.traces].map(([id, points]) => ({
+      id,
+      frequenciesHz: [...points.frequenciesHz],
+      levelsDbm: [...points.levelsDbm],
+    })),
+    curves: [...bundle.curves].map(([id, { x, y, y2 }]) => ({
+      id,
+      x: [...x],
+      y: withGaps(y),
+      y2: withGaps(y2),
+    })),
     pictures: [...bundle.pictures].map(([id, dataUrl]) => ({ id, dataUrl })),
   }
   return JSON.stringify(file, null, 1)
@@ -61,18 +88,44 @@ export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; 
 export function readReviewFile(text: string, fileName: string): ReviewBundle {
   const file = envelopeOf(text, fileName)
   if (file.schemaVersion > REVIEW_SCHEMA_VERSION)
-    throw new CoreError('newer-version', `“${fileName}” was written by a newer version (form ${file.schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`, { got: file.schemaVersion, known: REVIEW_SCHEMA_VERSION })
+    throw new CoreError(
+      'newer-version',
+      `“${fileName}” was written by a newer version (form ${file.schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`,
+      { got: file.schemaVersion, known: REVIEW_SCHEMA_VERSION },
+    )
   const review = validateReview(file.review)
-  const traces = new Map(file.traces.map((trace) => {
-    if (trace.frequenciesHz.length !== trace.levelsDbm.length) throw refuse(fileName, `one of its traces has ${trace.frequenciesHz.length} frequencies and ${trace.levelsDbm.length} levels`)
-    return [trace.id, { frequenciesHz: Float64Array.from(trace.frequenciesHz), levelsDbm: Float64Array.from(trace.levelsDbm) }]
-  }))
+  const traces = new Map(
+    file.traces.map(trace => {
+      if (trace.frequenciesHz.length !== trace.levelsDbm.length)
+        throw refuse(
+          fileName,
+          `one of its traces has ${trace.frequenciesHz.length} frequencies and ${trace.levelsDbm.length} levels`,
+        )
+      return [
+        trace.id,
+        {
+          frequenciesHz: Float64Array.from(trace.frequenciesHz),
+          levelsDbm: Float64Array.from(trace.levelsDbm),
+        },
+      ]
+    }),
+  )
   const missing = review.traces.find(head => !traces.has(head.id))
   if (missing) throw refuse(fileName, `the points of the trace “${missing.fileName}” are missing`)
-  const curves = new Map((file.curves ?? []).map(({ id, x, y, y2 }) => [id, { x: Float64Array.from(x), y: fromGaps(y), y2: fromGaps(y2) }]))
+  const curves = new Map(
+    (file.curves ?? []).map(({ id, x, y, y2 }) => [
+      id,
+      { x: Float64Array.from(x), y: fromGaps(y), y2: fromGaps(y2) },
+    ]),
+  )
   const pictures = new Map((file.pictures ?? []).map(({ id, dataUrl }) => [id, dataUrl]))
-  const lost = review.curves.find(head => !curves.has(head.id)) ?? review.pictures.find(head => !pictures.has(head.id))
-  if (lost) throw refuse(fileName, `the points of a curve or the bytes of a picture are missing (${'name' in lost ? lost.name : lost.fileName})`)
+  const lost =
+    review.curves.find(head => !curves.has(head.id)) ?? review.pictures.find(head => !pictures.has(head.id))
+  if (lost)
+    throw refuse(
+      fileName,
+      `the points of a curve or the bytes of a picture are missing (${'name' in lost ? lost.name : lost.fileName})`,
+    )
   return { review, traces, curves, pictures }
 }
 
@@ -88,18 +141,39 @@ function fromGaps(values: readonly (number | null)[]): Float64Array {
 function envelopeOf(text: string, fileName: string): FileShape {
   let data: unknown
   try {
-    data = secureParse(text.charCodeAt(0) === 0xFEFF ? text.slice(1) : text, null, { protoAction: 'error', constructorAction: 'error' })
-  }
-  catch (cause) {
+    data = secureParse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text, null, {
+      protoAction: 'error',
+      constructorAction: 'error',
+    })
+  } catch (cause) {
     const forbidden = cause instanceof SyntaxError && /forbidden prototype/i.test(cause.message)
-    throw refuse(fileName, text.trim() === '' ? 'it is empty' : forbidden ? 'it holds a key that no review has (__proto__ or constructor)' : 'it is not JSON, or it was cut short', cause)
+    throw refuse(
+      fileName,
+      text.trim() === ''
+        ? 'it is empty'
+        : forbidden
+          ? 'it holds a key that no review has (__proto__ or constructor)'
+          : 'it is not JSON, or it was cut short',
+      cause,
+    )
   }
-  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== FORMAT) throw refuse(fileName, 'it is not a review of Rigorous Meter')
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== FORMAT)
+    throw refuse(fileName, 'it is not a review of Rigorous Meter')
   const { error, value } = envelope.validate(data, { convert: false })
-  if (error) throw refuse(fileName, `its frame is damaged at ${error.details[0]?.path.join(' › ') ?? 'the top'}`, error)
+  if (error)
+    throw refuse(
+      fileName,
+      `its frame is damaged at ${error.details[0]?.path.join(' › ') ?? 'the top'}`,
+      error,
+    )
   return value as FileShape
 }
 
 function refuse(fileName: string, why: string, cause?: unknown): CoreError<'bad-file'> {
-  return new CoreError('bad-file', `“${fileName}” was not opened: ${why}. Everything on the shelf is as it was.`, { fileName, row: null, why }, { cause })
+  return new CoreError(
+    'bad-file',
+    `“${fileName}” was not opened: ${why}. Everything on the shelf is as it was.`,
+    { fileName, row: null, why },
+    { cause },
+  )
 }

@@ -74,7 +74,10 @@ export interface RadioSet {
   keyDownLimitS: number
   /** Chain by station; a station without an entry takes the first that suits. */
   chainByStation: Record<string, string>
-  /** The owner accepts that open and short at the socket may damage the set: who said so, and when. null: the stress station stays shut. */
+  /**
+   * The owner accepts that open and short at the socket may damage the set: who said so, and when. null: the
+   * stress station stays shut.
+   */
   stressConsent: { by: string; at: string } | null
 }
 
@@ -95,7 +98,10 @@ export type ReadingDoubt =
   /** Points close enough, but the peak may stand between two of them and read a little low. */
   | { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number }
 
-/** What is kept with everything that was seen: where it belongs, and under what it was taken. Never changed; a retake supersedes it. */
+/**
+ * What is kept with everything that was seen: where it belongs, and under what it was taken. Never changed; a
+ * retake supersedes it.
+ */
 export interface Taken {
   id: string
   setId: string
@@ -156,7 +162,10 @@ export interface Reading extends Taken {
   instrumentId: string
   chainId: string
   chainRevision: number
-  /** Calibrations the chain rested on when it was read: part id → calibration id. It is judged by these until the reviewer asks otherwise. */
+  /**
+   * Calibrations the chain rested on when it was read: part id → calibration id. It is judged by these until
+   * the reviewer asks otherwise.
+   */
   calibrationIds: Record<string, string>
   /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
   repeatsDbm: number[]
@@ -181,7 +190,10 @@ export interface CurveHead {
   at: string
 }
 
-/** `y2` is the other edge of a band (lowest beside highest); empty where there is none. A picture has its columns one behind the other in `y`. */
+/**
+ * `y2` is the other edge of a band (lowest beside highest); empty where there is none. A picture has its
+ * columns one behind the other in `y`.
+ */
 export interface CurvePoints {
   x: Float64Array
   y: Float64Array

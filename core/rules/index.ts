@@ -1,16 +1,51 @@
 export type {
-  CannotJudge, CarrierFacts, Conditions, Confidence, DemandAnswer, EmissionFacts, Limit, LimitAnswer, LimitClause, LimitFound, MissingFact, Mode, NoFigureClause, NoFigureFound, PowerLimit,
-  Quantity, Rulebook, RulebookHead, ScalarAnswer, ScalarFound, ScalarLimit, ScalarUnit, ServiceBand, Standing,
+  CannotJudge,
+  CarrierFacts,
+  Conditions,
+  Confidence,
+  DemandAnswer,
+  EmissionFacts,
+  Limit,
+  LimitAnswer,
+  LimitClause,
+  LimitFound,
+  MissingFact,
+  Mode,
+  NoFigureClause,
+  NoFigureFound,
+  PowerLimit,
+  Quantity,
+  Rulebook,
+  RulebookHead,
+  ScalarAnswer,
+  ScalarFound,
+  ScalarLimit,
+  ScalarUnit,
+  ServiceBand,
+  Standing,
 } from './types'
 export { QUANTITIES, SCALAR_UNITS } from './types'
 export { evaluateLimit, evaluateScalar, isPowerLimit, scalarWords, type PowerQuantity } from './evaluateLimit'
 export { emissionEdges, limitsOfCarrier, type LimitsOfCarrier } from './limitRegimes'
 export { evaluateSeveral, strictestOf, type SeveralAnswers } from './severalRulebooks'
-export { limitDemands, powerLimitDbm, powerLimitWords, type WorkedDemand, type WorkedLimit } from './powerLimitDbm'
+export {
+  limitDemands,
+  powerLimitDbm,
+  powerLimitWords,
+  type WorkedDemand,
+  type WorkedLimit,
+} from './powerLimitDbm'
 export { bookFiles, rulebooks, yardsticks, rulebookById } from './shipped'
 export { asksInWords, clauseWords, quantityWords, type ClauseLine } from './clauseWords'
 export { limitCurve, type LimitCurve, type LimitCurvePoint } from './limitCurve'
 export { rulebookSchema } from './rulebookSchema'
 export { copyRulebook } from './copyRulebook'
-export { MAX_RULEBOOK_LENGTH, readRulebookFile, RULEBOOK_FORMAT, RULEBOOK_FORMAT_VERSION, validateRulebook, writeRulebookFile } from './rulebookFile'
+export {
+  MAX_RULEBOOK_LENGTH,
+  readRulebookFile,
+  RULEBOOK_FORMAT,
+  RULEBOOK_FORMAT_VERSION,
+  validateRulebook,
+  writeRulebookFile,
+} from './rulebookFile'
 export { bandwidthConversionDb, bandwidthNote } from './referenceBandwidth'

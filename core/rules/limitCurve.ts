@@ -21,18 +21,30 @@ const SPUR = { harmonic: null } as const
 const OWN_CHANNEL_HZ = 12.5e3
 
 /**
- * The limit of a rulebook over frequency for one carrier, evaluated on a logarithmic grid, right at both sides of every
+ * The limit of a rulebook over frequency for one carrier, evaluated on a logarithmic grid, right at both
+ * sides of every
  * edge, and at each harmonic with the clauses that speak of harmonics only.
  * @param range - Hz, ends included; `points` on the grid, 50 or more.
  */
-export function limitCurve(rulebook: Rulebook, carrier: CarrierFacts, range: { fromHz: number; toHz: number; points: number }): LimitCurve {
+export function limitCurve(
+  rulebook: Rulebook,
+  carrier: CarrierFacts,
+  range: { fromHz: number; toHz: number; points: number },
+): LimitCurve {
   const ratio = Math.log(range.toHz / range.fromHz) / (range.points - 1)
   const grid = Array.from({ length: range.points }, (_unused, i) => range.fromHz * Math.exp(i * ratio))
-  const edges = edgesOf(rulebook, carrier).filter(hz => hz > range.fromHz && hz < range.toHz).flatMap(hz => [hz * (1 - 1e-7), hz * (1 + 1e-7)])
-  const frequencies = [...grid, ...edges].filter(hz => Math.abs(hz - carrier.frequencyHz) > OWN_CHANNEL_HZ).sort((a, b) => a - b)
+  const edges = edgesOf(rulebook, carrier)
+    .filter(hz => hz > range.fromHz && hz < range.toHz)
+    .flatMap(hz => [hz * (1 - 1e-7), hz * (1 + 1e-7)])
+  const frequencies = [...grid, ...edges]
+    .filter(hz => Math.abs(hz - carrier.frequencyHz) > OWN_CHANNEL_HZ)
+    .sort((a, b) => a - b)
   return {
     rulebook: { id: rulebook.id, title: rulebook.title },
-    points: frequencies.map(frequencyHz => ({ frequencyHz, limitDbm: dbmOf(evaluateLimit(rulebook, carrier, { frequencyHz, ...SPUR })) })),
+    points: frequencies.map(frequencyHz => ({
+      frequencyHz,
+      limitDbm: dbmOf(evaluateLimit(rulebook, carrier, { frequencyHz, ...SPUR })),
+    })),
     answer: evaluateLimit(rulebook, carrier),
   }
 }
@@ -46,7 +58,9 @@ function edgesOf(rulebook: Rulebook, carrier: CarrierFacts): number[] {
   return rulebook.clauses.flatMap(({ limit, bandwidthHz }) => {
     if (limit.kind === 'by-emission') return limit.segments.flatMap(({ fromHz, toHz }) => [fromHz, toHz])
     if (limit.kind !== 'mask') return []
-    const hz = limit.steps.flatMap(({ from, to }) => [from, to]).map(step => (limit.unit === 'Hz' ? step : (step / 100) * (bandwidthHz ?? 0)))
+    const hz = limit.steps
+      .flatMap(({ from, to }) => [from, to])
+      .map(step => (limit.unit === 'Hz' ? step : (step / 100) * (bandwidthHz ?? 0)))
     return hz.flatMap(offset => [carrier.frequencyHz - offset, carrier.frequencyHz + offset])
   })
 }

@@ -12,15 +12,24 @@ export interface MatchedClauses {
   hanging: LimitClause | null
 }
 
-/** The clauses of a rulebook that speak of a quantity for this carrier and emission. Vague ones (L) are left out. */
-export function matchClauses(rulebook: Rulebook, about: Quantity, carrier: CarrierFacts, emission?: EmissionFacts): MatchedClauses {
+/**
+ * The clauses of a rulebook that speak of a quantity for this carrier and emission. Vague ones (L) are left
+ * out.
+ */
+export function matchClauses(
+  rulebook: Rulebook,
+  about: Quantity,
+  carrier: CarrierFacts,
+  emission?: EmissionFacts,
+): MatchedClauses {
   const applying: LimitClause[] = []
   const missing: MissingFact[] = []
   let hanging: LimitClause | null = null
   for (const clause of rulebook.clauses) {
     if (clause.about !== about || clause.confidence === 'L' || !fits(clause, carrier, emission)) continue
     const lacksMode = clause.when.modes !== undefined && carrier.mode === undefined
-    const lacksSpacing = clause.when.channelSpacingHz !== undefined && (carrier.channelSpacingHz ?? null) === null
+    const lacksSpacing =
+      clause.when.channelSpacingHz !== undefined && (carrier.channelSpacingHz ?? null) === null
     if (!lacksMode && !lacksSpacing) applying.push(clause)
     else {
       hanging ??= clause
@@ -34,12 +43,18 @@ export function matchClauses(rulebook: Rulebook, about: Quantity, carrier: Carri
 /** True when nothing that is known speaks against the clause. */
 function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionFacts): boolean {
   const { frequencyHz, powerW, mode, channelSpacingHz, kind } = carrier
-  return (!when.carrierHz || when.carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to))
-    && (!when.channelsHz || when.channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ))
-    && (!when.powerW || (powerW > when.powerW[0] && (when.powerW[1] === null || powerW <= when.powerW[1])))
-    && (!when.modes || mode === undefined || when.modes.includes(mode))
-    && (!when.channelSpacingHz || channelSpacingHz === undefined || channelSpacingHz === null || when.channelSpacingHz.includes(channelSpacingHz))
-    && (!when.kinds || kind === undefined || when.kinds.includes(kind))
-    && (when.state ?? 'operating') === (emission?.state ?? 'operating')
-    && (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
+  return (
+    (!when.carrierHz || when.carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to)) &&
+    (!when.channelsHz ||
+      when.channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ)) &&
+    (!when.powerW || (powerW > when.powerW[0] && (when.powerW[1] === null || powerW <= when.powerW[1]))) &&
+    (!when.modes || mode === undefined || when.modes.includes(mode)) &&
+    (!when.channelSpacingHz ||
+      channelSpacingHz === undefined ||
+      channelSpacingHz === null ||
+      when.channelSpacingHz.includes(channelSpacingHz)) &&
+    (!when.kinds || kind === undefined || when.kinds.includes(kind)) &&
+    (when.state ?? 'operating') === (emission?.state ?? 'operating') &&
+    (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
+  )
 }

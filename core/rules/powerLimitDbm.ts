@@ -28,13 +28,19 @@ export interface LimitPlace {
 /** Works a power limit out to dBm at the socket; null where it says nothing of this emission. */
 export function powerLimitDbm(limit: PowerLimit, place: LimitPlace): WorkedLimit | null {
   switch (limit.kind) {
-    case 'absolute': return { limitDbm: dbmFromWatts(limit.powerW), slope: 0 }
-    case 'relative': return { limitDbm: dbmFromWatts(place.carrier.powerW) - limit.attenuationDb, slope: 1 }
-    case 'offset-plus-log-power': return { limitDbm: 30 - limit.offsetDb, slope: 0 }
-    case 'slope': return { limitDbm: dbmFromWatts(place.carrier.powerW) - slopeDb(limit, place), slope: 1 }
+    case 'absolute':
+      return { limitDbm: dbmFromWatts(limit.powerW), slope: 0 }
+    case 'relative':
+      return { limitDbm: dbmFromWatts(place.carrier.powerW) - limit.attenuationDb, slope: 1 }
+    case 'offset-plus-log-power':
+      return { limitDbm: 30 - limit.offsetDb, slope: 0 }
+    case 'slope':
+      return { limitDbm: dbmFromWatts(place.carrier.powerW) - slopeDb(limit, place), slope: 1 }
     case 'strictest':
-    case 'loosest': return governingOf(limit, place)?.worked ?? null
-    case 'not-below': return notBelow(limit, place)
+    case 'loosest':
+      return governingOf(limit, place)?.worked ?? null
+    case 'not-below':
+      return notBelow(limit, place)
     case 'by-emission':
     case 'mask': {
       const inner = partFor(limit, place)
@@ -45,12 +51,19 @@ export function powerLimitDbm(limit: PowerLimit, place: LimitPlace): WorkedLimit
 
 const SAME_DB = 1e-9
 
-function governingOf(limit: Extract<PowerLimit, { kind: 'strictest' | 'loosest' }>, place: LimitPlace): { limit: PowerLimit; worked: WorkedLimit } | null {
+function governingOf(
+  limit: Extract<PowerLimit, { kind: 'strictest' | 'loosest' }>,
+  place: LimitPlace,
+): { limit: PowerLimit; worked: WorkedLimit } | null {
   let best: { limit: PowerLimit; worked: WorkedLimit } | null = null
   for (const one of limit.of) {
     const worked = powerLimitDbm(one, place)
     if (!worked) continue
-    const better = best && (limit.kind === 'strictest' ? worked.limitDbm < best.worked.limitDbm - SAME_DB : worked.limitDbm > best.worked.limitDbm + SAME_DB)
+    const better =
+      best &&
+      (limit.kind === 'strictest'
+        ? worked.limitDbm < best.worked.limitDbm - SAME_DB
+        : worked.limitDbm > best.worked.limitDbm + SAME_DB)
     if (!best || better) best = { limit: one, worked }
   }
   return best
@@ -63,40 +76,75 @@ function notBelow(limit: Extract<PowerLimit, { kind: 'not-below' }>, place: Limi
 }
 
 /** The part of a limit that speaks of this emission. */
-function partFor(limit: Extract<PowerLimit, { kind: 'by-emission' | 'mask' }>, place: LimitPlace): PowerLimit | null {
-  if (limit.kind === 'by-emission') return limit.segments.find(({ fromHz, toHz }) => place.emission.frequencyHz >= fromHz && place.emission.frequencyHz < toHz)?.limit ?? null
+function partFor(
+  limit: Extract<PowerLimit, { kind: 'by-emission' | 'mask' }>,
+  place: LimitPlace,
+): PowerLimit | null {
+  if (limit.kind === 'by-emission')
+    return (
+      limit.segments.find(
+        ({ fromHz, toHz }) => place.emission.frequencyHz >= fromHz && place.emission.frequencyHz < toHz,
+      )?.limit ?? null
+    )
   const offsetHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz)
-  const offset = limit.unit === 'Hz' ? offsetHz : place.bandwidthHz === null ? Number.NaN : (100 * offsetHz) / place.bandwidthHz
+  const offset =
+    limit.unit === 'Hz'
+      ? offsetHz
+      : place.bandwidthHz === null
+        ? Number.NaN
+        : (100 * offsetHz) / place.bandwidthHz
   return limit.steps.find(({ from, to }) => offset > from && offset <= to)?.limit ?? null
 }
 
 function slopeDb({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>, place: LimitPlace): number {
   const offsetKHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz) / 1e3
-  return law === 'linear' ? a * (offsetKHz - b) : a * Math.log10((law === 'log' ? offsetKHz : offsetKHz ** 2) / b)
+  return law === 'linear'
+    ? a * (offsetKHz - b)
+    : a * Math.log10((law === 'log' ? offsetKHz : offsetKHz ** 2) / b)
 }
 
-/** Every single demand of a limit for this carrier and emission, in words, and which one governs. Empty where it says nothing. */
+/**
+ * Every single demand of a limit for this carrier and emission, in words, and which one governs. Empty where
+ * it says nothing.
+ */
 export function limitDemands(limit: PowerLimit, place: LimitPlace): WorkedDemand[] {
   const worked = powerLimitDbm(limit, place)
   if (!worked) return []
-  const single = (words: string): WorkedDemand[] => [{ words, limitDbm: worked.limitDbm, governs: true, isRest: false }]
+  const single = (words: string): WorkedDemand[] => [
+    { words, limitDbm: worked.limitDbm, governs: true, isRest: false },
+  ]
   switch (limit.kind) {
-    case 'absolute': return single(`at most ${printWatts(limit.powerW, 2)}`)
-    case 'relative': return single(`at least ${printDb(limit.attenuationDb, 0)} down`)
-    case 'offset-plus-log-power': return single(`${limit.offsetDb} + 10 log P down`)
-    case 'slope': return single(`${slopeWords(limit)} = ${printDb(slopeDb(limit, place))} down`)
+    case 'absolute':
+      return single(`at most ${printWatts(limit.powerW, 2)}`)
+    case 'relative':
+      return single(`at least ${printDb(limit.attenuationDb, 0)} down`)
+    case 'offset-plus-log-power':
+      return single(`${limit.offsetDb} + 10 log P down`)
+    case 'slope':
+      return single(`${slopeWords(limit)} = ${printDb(slopeDb(limit, place))} down`)
     case 'strictest':
     case 'loosest': {
       const governing = governingOf(limit, place)?.limit
-      return limit.of.flatMap(one => limitDemands(one, place).map(demand => ({ ...demand, governs: demand.governs && one === governing })))
+      return limit.of.flatMap(one =>
+        limitDemands(one, place).map(demand => ({ ...demand, governs: demand.governs && one === governing })),
+      )
     }
     case 'not-below': {
       const restDbm = dbmFromWatts(limit.powerW)
       const rests = restDbm > powerLimitDbm(limit.limit, place)!.limitDbm
-      return [...limitDemands(limit.limit, place).map(demand => ({ ...demand, governs: demand.governs && !rests })), { words: `nothing asked below ${printWatts(limit.powerW, 2)}`, limitDbm: restDbm, governs: rests, isRest: true }]
+      return [
+        ...limitDemands(limit.limit, place).map(demand => ({ ...demand, governs: demand.governs && !rests })),
+        {
+          words: `nothing asked below ${printWatts(limit.powerW, 2)}`,
+          limitDbm: restDbm,
+          governs: rests,
+          isRest: true,
+        },
+      ]
     }
     case 'by-emission':
-    case 'mask': return limitDemands(partFor(limit, place)!, place)
+    case 'mask':
+      return limitDemands(partFor(limit, place)!, place)
   }
 }
 
@@ -107,14 +155,33 @@ function slopeWords({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>): stri
 /** A power limit in words, without a carrier: for lists and the editor. */
 export function powerLimitWords(limit: PowerLimit): string {
   switch (limit.kind) {
-    case 'absolute': return `at most ${printWatts(limit.powerW, 2)} (${printDbm(dbmFromWatts(limit.powerW), 0)})`
-    case 'relative': return `at least ${printDb(limit.attenuationDb, 0)} down`
-    case 'offset-plus-log-power': return `${limit.offsetDb} + 10 log P down (${printDbm(30 - limit.offsetDb, 0)})`
-    case 'slope': return `${slopeWords(limit)} dB down, f in kHz from the carrier`
-    case 'strictest': return limit.of.map(powerLimitWords).join(' and ')
-    case 'loosest': return `${limit.of.map(powerLimitWords).join(' or ')}, whichever asks less`
-    case 'not-below': return `${powerLimitWords(limit.limit)}; nothing asked below ${printWatts(limit.powerW, 2)}`
-    case 'by-emission': return limit.segments.map(({ fromHz, toHz, limit: inner }) => `${printFrequencyShort(fromHz)} to ${printFrequencyShort(toHz)}: ${powerLimitWords(inner)}`).join('; ')
-    case 'mask': return limit.steps.map(({ from, to, limit: inner }) => `${limit.unit === 'Hz' ? `${from / 1e3} to ${to >= 1e11 ? '∞' : to / 1e3} kHz off` : `${from} to ${to >= 1e6 ? '∞' : to} % of the bandwidth off`}: ${powerLimitWords(inner)}`).join('; ')
+    case 'absolute':
+      return `at most ${printWatts(limit.powerW, 2)} (${printDbm(dbmFromWatts(limit.powerW), 0)})`
+    case 'relative':
+      return `at least ${printDb(limit.attenuationDb, 0)} down`
+    case 'offset-plus-log-power':
+      return `${limit.offsetDb} + 10 log P down (${printDbm(30 - limit.offsetDb, 0)})`
+    case 'slope':
+      return `${slopeWords(limit)} dB down, f in kHz from the carrier`
+    case 'strictest':
+      return limit.of.map(powerLimitWords).join(' and ')
+    case 'loosest':
+      return `${limit.of.map(powerLimitWords).join(' or ')}, whichever asks less`
+    case 'not-below':
+      return `${powerLimitWords(limit.limit)}; nothing asked below ${printWatts(limit.powerW, 2)}`
+    case 'by-emission':
+      return limit.segments
+        .map(
+          ({ fromHz, toHz, limit: inner }) =>
+            `${printFrequencyShort(fromHz)} to ${printFrequencyShort(toHz)}: ${powerLimitWords(inner)}`,
+        )
+        .join('; ')
+    case 'mask':
+      return limit.steps
+        .map(
+          ({ from, to, limit: inner }) =>
+            `${limit.unit === 'Hz' ? `${from / 1e3} to ${to >= 1e11 ? '∞' : to / 1e3} kHz off` : `${from} to ${to >= 1e6 ? '∞' : to} % of the bandwidth off`}: ${powerLimitWords(inner)}`,
+        )
+        .join('; ')
   }
 }

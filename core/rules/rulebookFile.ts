@@ -24,15 +24,31 @@ export function readRulebookFile(text: string, fileName: string): Rulebook {
   if (text.length > MAX_RULEBOOK_LENGTH) throw refuse(`“${fileName}” is larger than any rulebook`, '')
   let data: unknown
   try {
-    data = secureParse(text.replace(/^\uFEFF/, ''), null, { protoAction: 'error', constructorAction: 'error' })
+    data = secureParse(text.replace(/^\uFEFF/, ''), null, {
+      protoAction: 'error',
+      constructorAction: 'error',
+    })
+  } catch (cause) {
+    throw refuse(
+      text.trim() === '' ? `“${fileName}” is empty` : `“${fileName}” is not JSON, or it was cut short`,
+      '',
+      cause,
+    )
   }
-  catch (cause) {
-    throw refuse(text.trim() === '' ? `“${fileName}” is empty` : `“${fileName}” is not JSON, or it was cut short`, '', cause)
-  }
-  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== RULEBOOK_FORMAT) throw refuse(`“${fileName}” is not a rulebook of this product`, '')
-  const { format: _format, formatVersion, $schema: _schema, ...rest } = data as { format: string; formatVersion?: unknown; $schema?: unknown }
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== RULEBOOK_FORMAT)
+    throw refuse(`“${fileName}” is not a rulebook of this product`, '')
+  const {
+    format: _format,
+    formatVersion,
+    $schema: _schema,
+    ...rest
+  } = data as { format: string; formatVersion?: unknown; $schema?: unknown }
   if (typeof formatVersion === 'number' && formatVersion > RULEBOOK_FORMAT_VERSION)
-    throw new CoreError('newer-version', `“${fileName}” was written for a newer version (form ${formatVersion}; this one knows ${RULEBOOK_FORMAT_VERSION}).`, { got: formatVersion, known: RULEBOOK_FORMAT_VERSION })
+    throw new CoreError(
+      'newer-version',
+      `“${fileName}” was written for a newer version (form ${formatVersion}; this one knows ${RULEBOOK_FORMAT_VERSION}).`,
+      { got: formatVersion, known: RULEBOOK_FORMAT_VERSION },
+    )
   return { ...validateRulebook(rest), owner: 'reviewer' }
 }
 
@@ -50,13 +66,20 @@ export function validateRulebook(data: unknown): Rulebook {
 function plain(detail: Joi.ValidationErrorItem): string {
   const member = String(detail.path.at(-1) ?? 'the rulebook')
   switch (detail.type) {
-    case 'any.required': return `“${member}” is missing`
-    case 'object.unknown': return `“${member}” is not known here; is it misspelt?`
-    case 'any.only': return `“${member}” must be one of ${(detail.context?.valids as unknown[] | undefined ?? []).join(', ')}`
-    case 'number.base': return `“${member}” must be a number`
-    case 'array.unique': return 'two clauses have the same id'
-    case 'number.greater': return `“${member}” must be greater than ${String(detail.context?.limit)}`
-    default: return `“${member}” ${detail.message.replace(/^".*?" /, '').replaceAll('"', '')}`
+    case 'any.required':
+      return `“${member}” is missing`
+    case 'object.unknown':
+      return `“${member}” is not known here; is it misspelt?`
+    case 'any.only':
+      return `“${member}” must be one of ${((detail.context?.valids as unknown[] | undefined) ?? []).join(', ')}`
+    case 'number.base':
+      return `“${member}” must be a number`
+    case 'array.unique':
+      return 'two clauses have the same id'
+    case 'number.greater':
+      return `“${member}” must be greater than ${String(detail.context?.limit)}`
+    default:
+      return `“${member}” ${detail.message.replace(/^".*?" /, '').replaceAll('"', '')}`
   }
 }
 
@@ -64,9 +87,17 @@ function placeOf(path: readonly (string | number)[], data: unknown): string {
   if (path[0] !== 'clauses' || typeof path[1] !== 'number') return path.slice(0, -1).join(' › ')
   const clauses = (data as { clauses?: { id?: unknown }[] }).clauses
   const named = clauses?.[path[1]]?.id
-  return [`clause ${typeof named === 'string' && named !== '' ? `“${named}”` : path[1] + 1}`, ...path.slice(2, -1).map(String)].join(' › ')
+  return [
+    `clause ${typeof named === 'string' && named !== '' ? `“${named}”` : path[1] + 1}`,
+    ...path.slice(2, -1).map(String),
+  ].join(' › ')
 }
 
 function refuse(why: string, where: string, cause?: unknown): CoreError<'bad-rulebook'> {
-  return new CoreError('bad-rulebook', `${why.charAt(0).toUpperCase()}${why.slice(1)}${where ? ` (in ${where})` : ''}. Nothing was changed.`, { why, where }, { cause })
+  return new CoreError(
+    'bad-rulebook',
+    `${why.charAt(0).toUpperCase()}${why.slice(1)}${where ? ` (in ${where})` : ''}. Nothing was changed.`,
+    { why, where },
+    { cause },
+  )
 }

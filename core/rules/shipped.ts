@@ -23,8 +23,29 @@ interface BookFile extends Omit<Rulebook, 'owner' | 'basedOn' | 'clauses'> {
   clauses: (Omit<LimitClause, 'recalled' | 'when' | 'basis' | 'note'> & Partial<LimitClause>)[]
 }
 
-/** The data files as they ship, in the order they are offered: law, standards, yardsticks. All of them FROM MEMORY. */
-export const bookFiles: readonly unknown[] = [usAmateur, usFrs, usGmrs, usMurs, usCb, usMarine, usLandMobile, ituSpurious, ituSpuriousB, euLandMobile, euPmr446, euCb, euMarine, ukCb, tia603, goodPractice, goodPractice40]
+/**
+ * The data files as they ship, in the order they are offered: law, standards, yardsticks. All of them FROM
+ * MEMORY.
+ */
+export const bookFiles: readonly unknown[] = [
+  usAmateur,
+  usFrs,
+  usGmrs,
+  usMurs,
+  usCb,
+  usMarine,
+  usLandMobile,
+  ituSpurious,
+  ituSpuriousB,
+  euLandMobile,
+  euPmr446,
+  euCb,
+  euMarine,
+  ukCb,
+  tia603,
+  goodPractice,
+  goodPractice40,
+]
 
 const shipped: readonly Rulebook[] = bookFiles.map(file => completed(file as BookFile))
 
@@ -40,14 +61,27 @@ export const yardsticks: readonly Rulebook[] = shipped.filter(({ standing }) => 
  */
 export function rulebookById(id: string, own: readonly Rulebook[] = []): Rulebook {
   const found = [...own, ...shipped].find(rulebook => rulebook.id === id)
-  if (!found) throw new CoreError('unknown-id', `There is no rulebook “${id}” in this version.`, { kind: 'rulebook', id })
+  if (!found)
+    throw new CoreError('unknown-id', `There is no rulebook “${id}” in this version.`, {
+      kind: 'rulebook',
+      id,
+    })
   return found
 }
 
 function completed(file: BookFile): Rulebook {
   const { id, title, jurisdiction, edition, standing, note, bands, clauses, noFigure } = file
   return {
-    id, title, jurisdiction, edition, standing, note, bands, noFigure, owner: 'shipped', basedOn: null,
+    id,
+    title,
+    jurisdiction,
+    edition,
+    standing,
+    note,
+    bands,
+    noFigure,
+    owner: 'shipped',
+    basedOn: null,
     clauses: clauses.map(clause => ({ recalled: true, when: {}, basis: 'conducted', note: '', ...clause })),
   }
 }

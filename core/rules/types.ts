@@ -3,8 +3,21 @@ export type Confidence = 'H' | 'M' | 'L'
 
 /** What a clause speaks of. */
 export const QUANTITIES = [
-  'unwanted', 'adjacent-power', 'carrier-power', 'power-tolerance', 'frequency-error', 'deviation', 'occupied-bandwidth',
-  'sensitivity', 'co-channel', 'adjacent-selectivity', 'spurious-response', 'intermodulation', 'blocking', 'hysteresis', 'time-out',
+  'unwanted',
+  'adjacent-power',
+  'carrier-power',
+  'power-tolerance',
+  'frequency-error',
+  'deviation',
+  'occupied-bandwidth',
+  'sensitivity',
+  'co-channel',
+  'adjacent-selectivity',
+  'spurious-response',
+  'intermodulation',
+  'blocking',
+  'hysteresis',
+  'time-out',
 ] as const
 export type Quantity = (typeof QUANTITIES)[number]
 
@@ -29,7 +42,10 @@ export type PowerLimit =
   | { kind: 'by-emission'; segments: { fromHz: number; toHz: number; limit: PowerLimit }[] }
   /** By the distance from the carrier, in Hz or in percent of the authorised bandwidth. */
   | { kind: 'mask'; unit: 'Hz' | 'percent'; steps: { from: number; to: number; limit: PowerLimit }[] }
-  /** Attenuation that grows with the distance f from the carrier in kHz: `linear` a·(f − b), `log` a·log10(f/b), `log-square` a·log10(f²/b), dB. */
+  /**
+   * Attenuation that grows with the distance f from the carrier in kHz: `linear` a·(f − b), `log`
+   * a·log10(f/b), `log-square` a·log10(f²/b), dB.
+   */
   | { kind: 'slope'; law: 'linear' | 'log' | 'log-square'; a: number; b: number }
 
 /** Units of the figures that are no power limit. */
@@ -78,7 +94,10 @@ export interface LimitClause {
   basis: 'conducted' | 'erp'
   /** Authorised bandwidth a mask in percent refers to, Hz. */
   bandwidthHz?: number
-  /** Bandwidths an emission is to be measured in, by its frequency; for masks by its distance from the carrier. */
+  /**
+   * Bandwidths an emission is to be measured in, by its frequency; for masks by its distance from the
+   * carrier.
+   */
   referenceBandwidth?: { fromHz: number; toHz: number; bandwidthHz: number }[]
   /** Anything a reader must know; `{power}`, `{carrier}` and `{limit}` are filled in. */
   note: string

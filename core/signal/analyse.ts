@@ -31,31 +31,48 @@ export interface GatheredStretch {
   deviation: DeviationSums | null
 }
 
-/** Reads a stretch of a recording slice by slice: averaged spectrum, picture over time, and deviation where wanted. */
-export async function gatherStretch(source: SampleSource, settings: AnalysisSettings, of: { from: number; to: number; engine: FftEngine } & ReadProgress): Promise<GatheredStretch> {
+/**
+ * Reads a stretch of a recording slice by slice: averaged spectrum, picture over time, and deviation where
+ * wanted.
+ */
+export async function gatherStretch(
+  source: SampleSource,
+  settings: AnalysisSettings,
+  of: { from: number; to: number; engine: FftEngine } & ReadProgress,
+): Promise<GatheredStretch> {
   const { size, window, fmShiftHz, channelHalfHz, columns, rows } = settings
   const { from, to, engine } = of
   const frames = Math.max(1, Math.floor((to - from - size) / (size / 2)) + 1)
   const picture = new TimeFrequency(Math.min(columns, frames), rows, frames)
   const welch = new Welch({ size, window, overlap: 0.5 }, engine, power => picture.add(power))
-  const meter = fmShiftHz === null || source.layout !== 'iq' ? null : new DeviationMeter({ sampleRateHz: source.sampleRateHz, shiftHz: fmShiftHz, channelHalfHz }, engine)
+  const meter =
+    fmShiftHz === null || source.layout !== 'iq'
+      ? null
+      : new DeviationMeter({ sampleRateHz: source.sampleRateHz, shiftHz: fmShiftHz, channelHalfHz }, engine)
   try {
-    await forEachSlice(source, of, (slice) => {
+    await forEachSlice(source, of, slice => {
       welch.add(slice)
       meter?.add(slice)
     })
     return { welch: welch.sums(), picture: picture.picture(), deviation: meter?.sums() ?? null }
-  }
-  finally {
+  } finally {
     welch.release()
   }
 }
 
 /** Where a recording is cut for so many workers: at whole frames, so that no frame is counted twice. */
-export function stretchesOf(sampleCount: number, of: { workers: number; size: number }): { from: number; to: number }[] {
+export function stretchesOf(
+  sampleCount: number,
+  of: { workers: number; size: number },
+): { from: number; to: number }[] {
   const hop = of.size / 2
-  const cuts = Array.from({ length: of.workers + 1 }, (_unused, i) => (i === of.workers ? sampleCount : Math.floor((i * sampleCount) / of.workers / hop) * hop))
-  return cuts.slice(1).map((to, i) => ({ from: cuts[i]!, to: i === of.workers - 1 ? to : Math.min(sampleCount, to + hop) })).filter(({ from, to }) => to - from >= of.size || of.workers === 1)
+  const cuts = Array.from({ length: of.workers + 1 }, (_unused, i) =>
+    i === of.workers ? sampleCount : Math.floor((i * sampleCount) / of.workers / hop) * hop,
+  )
+  return cuts
+    .slice(1)
+    .map((to, i) => ({ from: cuts[i]!, to: i === of.workers - 1 ? to : Math.min(sampleCount, to + hop) }))
+    .filter(({ from, to }) => to - from >= of.size || of.workers === 1)
 }
 
 /** What is looked for in a finished analysis. */
@@ -66,7 +83,10 @@ export interface Wanted {
   twoTone: boolean
 }
 
-/** Everything found in a recording. Frequencies are relative to its middle unless `spectrum.centreHz` is added. */
+/**
+ * Everything found in a recording. Frequencies are relative to its middle unless `spectrum.centreHz` is
+ * added.
+ */
 export interface RecordingAnalysis {
   seconds: number
   sampleRateHz: number
@@ -95,37 +115,71 @@ const AUDIO_FROM_HZ = 20
 const LOOK_SPACINGS = 2.5
 
 /** Puts the stretches of a recording together and reads everything wanted from them. */
-export function concludeAnalysis(stretches: readonly GatheredStretch[], source: Pick<SampleSource, 'sampleRateHz' | 'centreHz' | 'sampleCount' | 'layout'>, wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>): RecordingAnalysis {
+export function concludeAnalysis(
+  stretches: readonly GatheredStretch[],
+  source: Pick<SampleSource, 'sampleRateHz' | 'centreHz' | 'sampleCount' | 'layout'>,
+  wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>,
+): RecordingAnalysis {
   const spectrum = spectrumFrom(addWelchSums(stretches.map(({ welch }) => welch)), source)
   const without: string[] = []
   const attempt = <T>(run: () => T): T | null => {
     try {
       return run()
-    }
-    catch (error) {
+    } catch (error) {
       if (!(error instanceof CoreError)) throw error
       without.push(error.message)
       return null
     }
   }
   const peaks = spectrumPeaks(spectrum, { most: 20 })
-  const sums = stretches.every(({ deviation }) => deviation) ? joinDeviation(stretches.map(({ deviation }) => deviation!)) : null
+  const sums = stretches.every(({ deviation }) => deviation)
+    ? joinDeviation(stretches.map(({ deviation }) => deviation!))
+    : null
   const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0))
   const carrierHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
   const spacing = wanted.channelSpacingHz
-  const occupied = carrierHz === null || spacing === null ? null : attempt(() => occupiedBandwidth(spectrum, { carrierHz, withinHz: Math.min(LOOK_SPACINGS * spacing, source.sampleRateHz / 2 - Math.abs(carrierHz)) }))
-  const adjacent = carrierHz === null || spacing === null ? null : adjacentChannelPower(spectrum, { carrierHz, channelSpacingHz: spacing })
-  if (adjacent && adjacent.channels.length === 0) without.push(`The recording is ${Math.round(source.sampleRateHz / 1e3)} kHz wide: the neighbouring channels at ${spacing! / 1e3} kHz do not lie inside.`)
+  const occupied =
+    carrierHz === null || spacing === null
+      ? null
+      : attempt(() =>
+          occupiedBandwidth(spectrum, {
+            carrierHz,
+            withinHz: Math.min(LOOK_SPACINGS * spacing, source.sampleRateHz / 2 - Math.abs(carrierHz)),
+          }),
+        )
+  const adjacent =
+    carrierHz === null || spacing === null
+      ? null
+      : adjacentChannelPower(spectrum, { carrierHz, channelSpacingHz: spacing })
+  if (adjacent && adjacent.channels.length === 0)
+    without.push(
+      `The recording is ${Math.round(source.sampleRateHz / 1e3)} kHz wide: the neighbouring channels at ${spacing! / 1e3} kHz do not lie inside.`,
+    )
   return {
-    seconds: source.sampleCount / source.sampleRateHz, sampleRateHz: source.sampleRateHz, spectrum, peaks, carrierHz, without, deviation, occupied, adjacent,
-    noiseFloorDb: decibels(noiseFloorPower(spectrum)), picture: joinPictures(stretches.map(({ picture }) => picture)),
-    curve: sums && deviationCurve(sums, CURVE_POINTS), twoTone: wanted.twoTone ? attempt(() => twoTone(spectrum, source.layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {})) : null,
+    seconds: source.sampleCount / source.sampleRateHz,
+    sampleRateHz: source.sampleRateHz,
+    spectrum,
+    peaks,
+    carrierHz,
+    without,
+    deviation,
+    occupied,
+    adjacent,
+    noiseFloorDb: decibels(noiseFloorPower(spectrum)),
+    picture: joinPictures(stretches.map(({ picture }) => picture)),
+    curve: sums && deviationCurve(sums, CURVE_POINTS),
+    twoTone: wanted.twoTone
+      ? attempt(() => twoTone(spectrum, source.layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {}))
+      : null,
     words: `${spectrum.frames} frames of ${spectrum.meanPower.length} samples, ${WINDOW_TITLES[spectrum.window]} window, half overlapping; resolution bandwidth ${spectrum.enbwHz < 100 ? spectrum.enbwHz.toFixed(1) : Math.round(spectrum.enbwHz)} Hz.`,
   }
 }
 
 /** Frame length whose resolution bandwidth comes near to what is wanted, a power of two. */
-export function sizeFor(sampleRateHz: number, of: { resolutionHz: number; enbwBins: number; sampleCount: number }): number {
+export function sizeFor(
+  sampleRateHz: number,
+  of: { resolutionHz: number; enbwBins: number; sampleCount: number },
+): number {
   const wanted = 2 ** Math.round(Math.log2((of.enbwBins * sampleRateHz) / of.resolutionHz))
   const longest = 2 ** Math.floor(Math.log2(Math.max(64, of.sampleCount)))
   return Math.min(2 ** 20, Math.max(64, Math.min(wanted, longest)))

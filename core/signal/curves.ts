@@ -9,14 +9,26 @@ export interface SpectrumCurve {
   highestDb: Float64Array
 }
 
-/** Thins a spectrum around a carrier; levels relative to a reference level, dB of full scale. No peak is lost. */
-export function spectrumCurve(spectrum: Spectrum, of: { carrierHz: number; withinHz: number; points: number; referenceDb: number }): SpectrumCurve {
+/**
+ * Thins a spectrum around a carrier; levels relative to a reference level, dB of full scale. No peak is lost.
+ */
+export function spectrumCurve(
+  spectrum: Spectrum,
+  of: { carrierHz: number; withinHz: number; points: number; referenceDb: number },
+): SpectrumCurve {
   const { carrierHz, withinHz, points, referenceDb } = of
   const first = Math.max(0, Math.ceil((carrierHz - withinHz - spectrum.firstHz) / spectrum.binHz))
-  const last = Math.min(spectrum.meanPower.length - 1, Math.floor((carrierHz + withinHz - spectrum.firstHz) / spectrum.binHz))
+  const last = Math.min(
+    spectrum.meanPower.length - 1,
+    Math.floor((carrierHz + withinHz - spectrum.firstHz) / spectrum.binHz),
+  )
   const bins = Math.max(0, last - first + 1)
   const count = Math.min(points, bins)
-  const curve: SpectrumCurve = { offsetHz: new Float64Array(count), meanDb: new Float64Array(count), highestDb: new Float64Array(count) }
+  const curve: SpectrumCurve = {
+    offsetHz: new Float64Array(count),
+    meanDb: new Float64Array(count),
+    highestDb: new Float64Array(count),
+  }
   for (let i = 0; i < count; i++) {
     const from = first + Math.floor((i * bins) / count)
     const to = first + Math.floor(((i + 1) * bins) / count)

@@ -8,7 +8,13 @@ export interface FastFftModule {
   _pffft_destroy_setup: (setup: number) => void
   _pffft_aligned_malloc: (bytes: number) => number
   _pffft_aligned_free: (pointer: number) => void
-  _pffft_transform_ordered: (setup: number, input: number, output: number, work: number, direction: number) => void
+  _pffft_transform_ordered: (
+    setup: number,
+    input: number,
+    output: number,
+    work: number,
+    direction: number,
+  ) => void
 }
 
 const COMPLEX = 1
@@ -18,7 +24,12 @@ const FORWARD = 0
 export function fastFft(module: FastFftModule): FftEngine {
   return (size): ComplexFft => {
     const setup = size >= 16 && Number.isInteger(Math.log2(size)) ? module._pffft_new_setup(size, COMPLEX) : 0
-    if (setup === 0) throw new CoreError('out-of-range', `A transform’s size must be a power of two from 16 up, got ${size}.`, { name: 'size', got: size, min: 16, max: 2 ** 24 })
+    if (setup === 0)
+      throw new CoreError(
+        'out-of-range',
+        `A transform’s size must be a power of two from 16 up, got ${size}.`,
+        { name: 'size', got: size, min: 16, max: 2 ** 24 },
+      )
     const pointers = [0, 0, 0].map(() => module._pffft_aligned_malloc(8 * size))
     const [from, to, work] = pointers as [number, number, number]
     const view = (pointer: number) => new Float32Array(module.HEAPF32.buffer, pointer, 2 * size)

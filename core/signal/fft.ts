@@ -1,7 +1,10 @@
 import FFT from 'fft.js'
 import { CoreError } from '../errors'
 
-/** A forward transform of one size that works on buffers of its own: fill `input`, call `run`, read `output`; both hold re, im, re, im … */
+/**
+ * A forward transform of one size that works on buffers of its own: fill `input`, call `run`, read `output`;
+ * both hold re, im, re, im …
+ */
 export interface ComplexFft {
   readonly size: number
   readonly input: Float32Array | Float64Array
@@ -17,8 +20,14 @@ export type FftEngine = (size: number) => ComplexFft
  * The portable transform: double precision, anywhere. Sizes are powers of two from 2 up.
  * @throws CoreError `out-of-range` for another size.
  */
-export const portableFft: FftEngine = (size) => {
-  if (size < 2 || !Number.isInteger(Math.log2(size))) throw new CoreError('out-of-range', `A transform’s size must be a power of two, got ${size}.`, { name: 'size', got: size, min: 2, max: 2 ** 24 })
+export const portableFft: FftEngine = size => {
+  if (size < 2 || !Number.isInteger(Math.log2(size)))
+    throw new CoreError('out-of-range', `A transform’s size must be a power of two, got ${size}.`, {
+      name: 'size',
+      got: size,
+      min: 2,
+      max: 2 ** 24,
+    })
   const transform = new FFT(size)
   const input = new Float64Array(2 * size)
   const output = new Float64Array(2 * size)

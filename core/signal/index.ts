@@ -1,27 +1,77 @@
 export { psophometricWeightDb } from './psophometricWeight'
 export { PSOPHOMETRIC_POINTS } from './psophometric.table'
-export { WINDOW_NAMES, WINDOW_TITLES, windowFacts, windowOf, windowResponse, type WindowFacts, type WindowName } from './window'
+export {
+  WINDOW_NAMES,
+  WINDOW_TITLES,
+  windowFacts,
+  windowOf,
+  windowResponse,
+  type WindowFacts,
+  type WindowName,
+} from './window'
 export { portableFft, type ComplexFft, type FftEngine } from './fft'
 export { fastFft, type FastFftModule } from './fastFft'
-export { forEachSlice, ReadCancelled, samplesInMemory, SLICE_SAMPLES, type ReadProgress, type SampleSource } from './sampleSource'
+export {
+  forEachSlice,
+  ReadCancelled,
+  samplesInMemory,
+  SLICE_SAMPLES,
+  type ReadProgress,
+  type SampleSource,
+} from './sampleSource'
 export { partOfSamples, partRange, partWords, samplesOfPart, type SamplePart } from './samplePart'
-export { averagingUncertaintyDb, bandPower, binFrequencyHz, decibels, densityDbPerHz, powerSpectrumDb, type Spectrum } from './spectrum/spectrum'
+export {
+  averagingUncertaintyDb,
+  bandPower,
+  binFrequencyHz,
+  decibels,
+  densityDbPerHz,
+  powerSpectrumDb,
+  type Spectrum,
+} from './spectrum/spectrum'
 export { addWelchSums, spectrumFrom, Welch, type WelchSettings, type WelchSums } from './spectrum/welch'
 export { noiseFloorPower } from './spectrum/noiseFloor'
-export { interpolatedPeak, peakNear, spectrumPeaks, type PeakSearch, type SpectrumPeak } from './spectrum/peaks'
+export {
+  interpolatedPeak,
+  peakNear,
+  spectrumPeaks,
+  type PeakSearch,
+  type SpectrumPeak,
+} from './spectrum/peaks'
 export { joinPictures, TimeFrequency, type TimeFrequencyPicture } from './spectrum/timeFrequency'
 export { lowPass, lowPassSlope, STOP_BAND_DB } from './filter/lowPass'
 export { Decimator, type ChannelFilter } from './filter/decimator'
-export { AUDIO_LOW_PASS_HZ, FmDemodulator, fmFilters, LEAST_FM_RATE_HZ, type FmSettings } from './fm/fmDemodulator'
+export {
+  AUDIO_LOW_PASS_HZ,
+  FmDemodulator,
+  fmFilters,
+  LEAST_FM_RATE_HZ,
+  type FmSettings,
+} from './fm/fmDemodulator'
 export { readAudioBlock, type AudioBlock, type SubAudible, type ToneFit } from './fm/audioBlock'
 export { DeviationMeter, joinDeviation, type DeviationSums } from './fm/deviationMeter'
 export { deviationCurve, deviationFrom, type DeviationCurve, type DeviationFound } from './fm/deviation'
 export { nearestToneHz, TONE_SQUELCH_HZ } from './fm/toneSquelch.table'
 export { CARRIER_NULLS, carsonBandwidthHz, deviationAtNullHz, nullToneHz } from './measure/carson'
 export { occupiedBandwidth, type OccupiedBandwidth } from './measure/occupiedBandwidth'
-export { ADJACENT_FILTER_HZ, adjacentChannelPower, adjacentFilterHz, type AdjacentChannelPower, type ChannelPower } from './measure/adjacentChannelPower'
+export {
+  ADJACENT_FILTER_HZ,
+  adjacentChannelPower,
+  adjacentFilterHz,
+  type AdjacentChannelPower,
+  type ChannelPower,
+} from './measure/adjacentChannelPower'
 export { PEP_ABOVE_MEAN_DB, TONE_BELOW_PEP_DB, twoTone, type ImdLine, type TwoTone } from './measure/twoTone'
 export { combOf, combOfFigures, type CombTooth } from './measure/comb'
-export { concludeAnalysis, gatherStretch, sizeFor, stretchesOf, type AnalysisSettings, type GatheredStretch, type RecordingAnalysis, type Wanted } from './analyse'
+export {
+  concludeAnalysis,
+  gatherStretch,
+  sizeFor,
+  stretchesOf,
+  type AnalysisSettings,
+  type GatheredStretch,
+  type RecordingAnalysis,
+  type Wanted,
+} from './analyse'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
 export { spectrumCurve, type SpectrumCurve } from './curves'

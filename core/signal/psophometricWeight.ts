@@ -1,8 +1,10 @@
 import { PSOPHOMETRIC_POINTS } from './psophometric.table'
 
 /**
- * Psophometric weight at a frequency, dB relative to 800 Hz, interpolated in log frequency between the printed points.
- * @returns −Infinity outside 16.66 Hz to 6 kHz, where the recommendation prints nothing; 0 at 800 Hz, +1.0 at 1 kHz.
+ * Psophometric weight at a frequency, dB relative to 800 Hz, interpolated in log frequency between the
+ * printed points.
+ * @returns −Infinity outside 16.66 Hz to 6 kHz, where the recommendation prints nothing; 0 at 800 Hz, +1.0 at
+ *   1 kHz.
  * @see ITU-T O.41 (from memory).
  */
 export function psophometricWeightDb(frequencyHz: number): number {

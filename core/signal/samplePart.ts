@@ -12,12 +12,19 @@ export interface SamplePart {
  * @returns the first sample and how many.
  * @throws CoreError `too-few` when nothing lies between its ends.
  */
-export function samplesOfPart({ sampleCount, sampleRateHz }: Pick<SampleSource, 'sampleCount' | 'sampleRateHz'>, { fromS, toS }: SamplePart): { first: number; count: number } {
+export function samplesOfPart(
+  { sampleCount, sampleRateHz }: Pick<SampleSource, 'sampleCount' | 'sampleRateHz'>,
+  { fromS, toS }: SamplePart,
+): { first: number; count: number } {
   const first = Math.max(0, Math.round((fromS ?? 0) * sampleRateHz))
   const end = Math.min(sampleCount, toS === null ? sampleCount : Math.round(toS * sampleRateHz))
   if (end <= first) {
     const whole = sampleCount / sampleRateHz
-    throw new CoreError('too-few', `Nothing lies ${partRange({ fromS, toS })}: the recording is ${whole.toFixed(2)} s long. Put both ends inside it, the first before the second.`, { name: 'samples', got: Math.max(0, end - first), min: 1 })
+    throw new CoreError(
+      'too-few',
+      `Nothing lies ${partRange({ fromS, toS })}: the recording is ${whole.toFixed(2)} s long. Put both ends inside it, the first before the second.`,
+      { name: 'samples', got: Math.max(0, end - first), min: 1 },
+    )
   }
   return { first, count: end - first }
 }
@@ -28,7 +35,11 @@ export function samplesOfPart({ sampleCount, sampleRateHz }: Pick<SampleSource, 
  */
 export function partOfSamples(source: SampleSource, part: SamplePart): SampleSource {
   const { first, count } = samplesOfPart(source, part)
-  return { ...source, sampleCount: count, read: (from, wanted) => source.read(first + from, Math.min(wanted, count - from)) }
+  return {
+    ...source,
+    sampleCount: count,
+    read: (from, wanted) => source.read(first + from, Math.min(wanted, count - from)),
+  }
 }
 
 /** The ends of a part in words: `from 1.5 s to the end`. */

@@ -11,8 +11,17 @@ export interface SampleSource {
 }
 
 /** A source of samples held in memory. */
-export function samplesInMemory(samples: Float32Array, of: Pick<SampleSource, 'sampleRateHz'> & Partial<Pick<SampleSource, 'centreHz' | 'layout'>>): SampleSource {
-  return { centreHz: null, layout: 'iq', ...of, sampleCount: samples.length / 2, read: (from, count) => Promise.resolve(samples.slice(2 * from, 2 * (from + count))) }
+export function samplesInMemory(
+  samples: Float32Array,
+  of: Pick<SampleSource, 'sampleRateHz'> & Partial<Pick<SampleSource, 'centreHz' | 'layout'>>,
+): SampleSource {
+  return {
+    centreHz: null,
+    layout: 'iq',
+    ...of,
+    sampleCount: samples.length / 2,
+    read: (from, count) => Promise.resolve(samples.slice(2 * from, 2 * (from + count))),
+  }
 }
 
 /** Slice a recording is read in, samples: 8 MB as single-precision I/Q. */
@@ -36,7 +45,11 @@ export class ReadCancelled extends Error {
  * Reads a stretch of a source slice by slice.
  * @throws ReadCancelled when asked to stop between two slices.
  */
-export async function forEachSlice(source: SampleSource, of: { from: number; to: number } & ReadProgress, take: (slice: Float32Array) => void): Promise<void> {
+export async function forEachSlice(
+  source: SampleSource,
+  of: { from: number; to: number } & ReadProgress,
+  take: (slice: Float32Array) => void,
+): Promise<void> {
   const { from, to, onProgress, isCancelled } = of
   for (let at = from; at < to;) {
     if (isCancelled?.()) throw new ReadCancelled()

@@ -14,17 +14,29 @@ export interface ZoomSettings {
 }
 
 /**
- * A closer look at part of a recording: moved to the middle, filtered, thinned out, then a spectrum of what is left. Right over `widthHz`
+ * A closer look at part of a recording: moved to the middle, filtered, thinned out, then a spectrum of what
+ * is left. Right over `widthHz`
  * around the middle; frequencies stay relative to the middle of the recording.
  */
-export async function zoomSpectrum(source: SampleSource, settings: ZoomSettings, engine: FftEngine, progress: ReadProgress = {}): Promise<Spectrum> {
+export async function zoomSpectrum(
+  source: SampleSource,
+  settings: ZoomSettings,
+  engine: FftEngine,
+  progress: ReadProgress = {},
+): Promise<Spectrum> {
   const { middleHz, widthHz, size, window } = settings
   const factor = Math.max(1, Math.floor(source.sampleRateHz / (1.5 * widthHz)))
   const rateHz = source.sampleRateHz / factor
   const passHz = Math.min(widthHz / 2, 0.45 * rateHz)
-  const filter = new Decimator({ sampleRateHz: source.sampleRateHz, shiftHz: middleHz, passHz, stopHz: factor === 1 ? 0.5 * rateHz : rateHz - passHz, factor })
+  const filter = new Decimator({
+    sampleRateHz: source.sampleRateHz,
+    shiftHz: middleHz,
+    passHz,
+    stopHz: factor === 1 ? 0.5 * rateHz : rateHz - passHz,
+    factor,
+  })
   const welch = new Welch({ size, window }, engine)
-  await forEachSlice(source, { from: 0, to: source.sampleCount, ...progress }, (slice) => {
+  await forEachSlice(source, { from: 0, to: source.sampleCount, ...progress }, slice => {
     const { re, im } = filter.add(slice)
     const thinned = new Float32Array(2 * re.length)
     for (let n = 0; n < re.length; n++) {

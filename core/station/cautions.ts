@@ -1,4 +1,7 @@
-/** Cautions shown where transmitters are keyed (handbook, section 8). Short; local rules and the licence decide. */
+/**
+ * Cautions shown where transmitters are keyed (handbook, section 8). Short; local rules and the licence
+ * decide.
+ */
 export const TRANSMIT_CAUTIONS: readonly string[] = [
   'Transmit only into a rated load unless you are licensed for this frequency, mode and power. Local rules and your licence decide; this is not legal advice.',
   'Loads and pads get hot enough to burn, and RF burns. Keep off connectors while keyed.',

@@ -1,7 +1,16 @@
 import type Joi from 'joi'
 import type { BenchCheck } from '../chain'
 import type { Verdict, VerdictScale } from '../decision'
-import type { Band, Channel, FigureReading, FigureUnit, PowerClaim, PowerLevel, RadioSet, Reading } from '../review'
+import type {
+  Band,
+  Channel,
+  FigureReading,
+  FigureUnit,
+  PowerClaim,
+  PowerLevel,
+  RadioSet,
+  Reading,
+} from '../review'
 import type { LimitAnswer, Quantity, ScalarAnswer } from '../rules'
 import type { Budget } from '../uncertainty'
 import type { CorrectedReading } from './correctReading'
@@ -97,7 +106,10 @@ export interface SlotResult {
   verdict: Verdict
   /** The verdict in words, as the station says it. */
   words: string
-  /** What each rulebook says, where something was judged against rulebooks; `limit` and `verdict` are those of the one that governs. */
+  /**
+   * What each rulebook says, where something was judged against rulebooks; `limit` and `verdict` are those of
+   * the one that governs.
+   */
   each: JudgedBy[]
   /** Beside “no figure in law”, when the reviewer's yardstick is on. */
   yardstick: JudgedBy | null
@@ -157,9 +169,15 @@ export interface Station {
   order: number
   /** Joi schema of what it keeps. */
   readingSchema: Joi.Schema
-  /** Left out of the run, the findings and what is open until something of it was read: not every review wants it. */
+  /**
+   * Left out of the run, the findings and what is open until something of it was read: not every review wants
+   * it.
+   */
   optional: boolean
-  /** What it is judged by: the maker’s claim, and clauses of rulebooks on these quantities. Empty: an observation. */
+  /**
+   * What it is judged by: the maker’s claim, and clauses of rulebooks on these quantities. Empty: an
+   * observation.
+   */
   judgedBy: readonly ('claim' | Quantity)[]
   plan: (set: RadioSet, context: StationContext) => Step[]
   checks: (step: Step, context: StationContext) => BenchCheck[]

@@ -1,5 +1,16 @@
 import { calibratedChain, type Chain, type Instrument } from '../chain'
-import { type Band, type CurrentFigures, currentFigures, type CurrentReadings, currentReadings, type FigureReading, stepKey, type RadioSet, type Reading, type Review } from '../review'
+import {
+  type Band,
+  type CurrentFigures,
+  currentFigures,
+  type CurrentReadings,
+  currentReadings,
+  type FigureReading,
+  stepKey,
+  type RadioSet,
+  type Reading,
+  type Review,
+} from '../review'
 import { type Rulebook, rulebookById } from '../rules'
 import { createDistributions, type Distributions } from '../uncertainty'
 
@@ -13,7 +24,10 @@ export interface StationContext {
   yardstick: Rulebook | null
   /** A chain as it stands now, with the calibrations of now. */
   chain: (id: string | null) => Chain | undefined
-  /** A chain as a reading was taken through it: with the calibrations of then, moved on where the reviewer asked. */
+  /**
+   * A chain as a reading was taken through it: with the calibrations of then, moved on where the reviewer
+   * asked.
+   */
   chainOf: (reading: Pick<Reading, 'chainId' | 'calibrationIds'>) => Chain | undefined
   instrument: (id: string) => Instrument | undefined
   reading: (setId: string, stepId: string, slot: string) => Reading | undefined
@@ -24,13 +38,21 @@ export interface StationContext {
   /** Why a step was left out; null where it was not. */
   skipReason: (step: { set: RadioSet; id: string }) => string | null
   distributions: Distributions
-  /** A plan of a set, worked out once as long as the set and what the key names stay the same, over several states of the review. */
+  /**
+   * A plan of a set, worked out once as long as the set and what the key names stay the same, over several
+   * states of the review.
+   */
   plan: <T>(set: RadioSet, key: string, compute: () => T) => T
-  /** Works a thing out for an object once, as long as everything it depends on is the very same, over several states of the review. */
+  /**
+   * Works a thing out for an object once, as long as everything it depends on is the very same, over several
+   * states of the review.
+   */
   reuse: <T>(of: object, dependsOn: readonly unknown[], compute: () => T) => T
   /** Works a thing out once for a chain with its instrument, and a frequency. */
   perChain: <T>(chain: Chain, instrument: Instrument, frequencyHz: number, compute: () => T) => T
-  /** Works a thing out once for this state of the review; the key must name everything it depends on besides. */
+  /**
+   * Works a thing out once for this state of the review; the key must name everything it depends on besides.
+   */
   once: <T>(key: string, compute: () => T) => T
 }
 
@@ -52,7 +74,15 @@ export interface SharedWork {
 
 /** Fresh shared work. */
 export function createSharedWork(): SharedWork {
-  return { distributions: createDistributions(), standing: new WeakMap(), figures: new WeakMap(), plans: new WeakMap(), chains: new WeakMap(), paths: new WeakMap(), results: new WeakMap() }
+  return {
+    distributions: createDistributions(),
+    standing: new WeakMap(),
+    figures: new WeakMap(),
+    plans: new WeakMap(),
+    chains: new WeakMap(),
+    paths: new WeakMap(),
+    results: new WeakMap(),
+  }
 }
 
 /**
@@ -68,14 +98,20 @@ export function stationContext(review: Review, shared: SharedWork = createShared
   }
   const perChain = <T>(chain: Chain, instrument: Instrument, frequencyHz: number, compute: () => T): T => {
     let path = paths.get(chain)
-    if (!path || path.instrument !== instrument) paths.set(chain, path = { instrument, byFrequency: new Map() })
+    if (!path || path.instrument !== instrument)
+      paths.set(chain, (path = { instrument, byFrequency: new Map() }))
     let thing = path.byFrequency.get(frequencyHz) as T | undefined
-    if (thing === undefined) path.byFrequency.set(frequencyHz, thing = compute())
+    if (thing === undefined) path.byFrequency.set(frequencyHz, (thing = compute()))
     return thing
   }
   const reuse = <T>(of: object, dependsOn: readonly unknown[], compute: () => T): T => {
     const known = results.get(of)
-    if (known && known.dependsOn.length === dependsOn.length && known.dependsOn.every((one, i) => one === dependsOn[i])) return known.result as T
+    if (
+      known &&
+      known.dependsOn.length === dependsOn.length &&
+      known.dependsOn.every((one, i) => one === dependsOn[i])
+    )
+      return known.result as T
     const result = compute()
     results.set(of, { dependsOn, result })
     return result
@@ -83,19 +119,24 @@ export function stationContext(review: Review, shared: SharedWork = createShared
   const { calibrations, calibrationSwaps: swaps } = review
   const raw = new Map(review.chains.map(chain => [chain.id, chain]))
   let current = standing.get(review.readings)
-  if (!current) standing.set(review.readings, current = currentReadings(review))
+  if (!current) standing.set(review.readings, (current = currentReadings(review)))
   let stated = figures.get(review.figures)
-  if (!stated) figures.set(review.figures, stated = currentFigures(review))
+  if (!stated) figures.set(review.figures, (stated = currentFigures(review)))
   const skipped = new Map(review.skipped.map(({ setId, stepId, reason }) => [stepKey(setId, stepId), reason]))
   const none: ReadonlyMap<string, Reading> = new Map()
-  let last: { setId: string; stepId: string; slots: ReadonlyMap<string, Reading> | undefined } = { setId: '', stepId: '', slots: undefined }
+  let last: { setId: string; stepId: string; slots: ReadonlyMap<string, Reading> | undefined } = {
+    setId: '',
+    stepId: '',
+    slots: undefined,
+  }
   const instruments = new Map(review.instruments.map(instrument => [instrument.id, instrument]))
-  const books = (ids: readonly string[]) => once(`books:${ids.join(',')}`, () => ids.map(id => rulebookById(id, review.ownRulebooks)))
+  const books = (ids: readonly string[]) =>
+    once(`books:${ids.join(',')}`, () => ids.map(id => rulebookById(id, review.ownRulebooks)))
   const calibrated = (id: string, pins: Reading['calibrationIds'] | null, key: string) => {
     const stored = raw.get(id)
     if (!stored || calibrations.length === 0) return stored
     let ofChain = chains.get(stored)
-    if (!ofChain) chains.set(stored, ofChain = new Map())
+    if (!ofChain) chains.set(stored, (ofChain = new Map()))
     const known = ofChain.get(key)
     if (known && known.calibrations === calibrations && known.swaps === swaps) return known.chain
     const chain = calibratedChain(stored, { calibrations, swaps, pins })
@@ -106,12 +147,16 @@ export function stationContext(review: Review, shared: SharedWork = createShared
     review,
     rulebooks: books(review.settings.rulebookIds),
     rulebooksOf: band => books(band.rulebookIds ?? review.settings.rulebookIds),
-    yardstick: review.settings.yardstickId === null ? null : rulebookById(review.settings.yardstickId, review.ownRulebooks),
+    yardstick:
+      review.settings.yardstickId === null
+        ? null
+        : rulebookById(review.settings.yardstickId, review.ownRulebooks),
     chain: id => (id === null ? undefined : calibrated(id, null, 'now')),
     chainOf: ({ chainId, calibrationIds }) => calibrated(chainId, calibrationIds, pinKey(calibrationIds)),
     instrument: id => instruments.get(id),
     reading: (setId, stepId, slot) => {
-      if (stepId !== last.stepId || setId !== last.setId) last = { setId, stepId, slots: current.get(stepKey(setId, stepId)) }
+      if (stepId !== last.stepId || setId !== last.setId)
+        last = { setId, stepId, slots: current.get(stepKey(setId, stepId)) }
       return last.slots?.get(slot)
     },
     figure: (setId, stepId, slot) => stated.get(stepKey(setId, stepId))?.get(slot),
@@ -119,7 +164,7 @@ export function stationContext(review: Review, shared: SharedWork = createShared
     skipReason: step => skipped.get(stepKey(step.set.id, step.id)) ?? null,
     plan: <T>(set: RadioSet, key: string, compute: () => T): T => {
       let ofSet = plans.get(set)
-      if (!ofSet) plans.set(set, ofSet = new Map())
+      if (!ofSet) plans.set(set, (ofSet = new Map()))
       if (!ofSet.has(key)) ofSet.set(key, compute())
       return ofSet.get(key) as T
     },

@@ -9,11 +9,26 @@ import { powerToExpect } from './stepBasics'
 export function stepChecks(step: Step, context: StationContext, highestHarmonic: number): BenchCheck[] {
   const chain = context.chain(step.chainId)
   if (!chain)
-    return [{ id: 'no-chain', severity: 'danger', title: 'No chain on the bench suits this station.', text: 'Add one at the bench check.', lamp: 'No chain for this station', partId: null }]
+    return [
+      {
+        id: 'no-chain',
+        severity: 'danger',
+        title: 'No chain on the bench suits this station.',
+        text: 'Add one at the bench check.',
+        lamp: 'No chain for this station',
+        partId: null,
+      },
+    ]
   const expected = powerToExpect(step.set, step.claim)
   return benchChecks({
-    chain, instrument: context.instrument(chain.instrumentId), carrierHz: step.channel.frequencyHz,
-    ...expected, harmonicLimitDbm: strictestLimitDbm(context, step, expected.powerW), limitAtDbm: n => limitAtHarmonicDbm(context, step, expected.powerW, n), highestHarmonic, ...checkConditions(context),
+    chain,
+    instrument: context.instrument(chain.instrumentId),
+    carrierHz: step.channel.frequencyHz,
+    ...expected,
+    harmonicLimitDbm: strictestLimitDbm(context, step, expected.powerW),
+    limitAtDbm: n => limitAtHarmonicDbm(context, step, expected.powerW, n),
+    highestHarmonic,
+    ...checkConditions(context),
   })
 }
 
@@ -23,8 +38,16 @@ export function checkConditions(context: StationContext): Pick<BenchCheckInput, 
   return { conditions: { ambientC, duty } }
 }
 
-/** The limit at one harmonic of a carrier, dBm: the strictest of the rulebooks', or the yardstick's where they have none. */
-export function limitAtHarmonicDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number, harmonic: number): number | null {
+/**
+ * The limit at one harmonic of a carrier, dBm: the strictest of the rulebooks', or the yardstick's where they
+ * have none.
+ */
+export function limitAtHarmonicDbm(
+  context: StationContext,
+  step: Pick<Step, 'set' | 'band' | 'channel'>,
+  powerW: number,
+  harmonic: number,
+): number | null {
   const facts = carrierFacts(step, powerW)
   const emission = { frequencyHz: harmonic * step.channel.frequencyHz, harmonic }
   const { strictest } = evaluateSeveral(context.rulebooksOf(step.band), facts, emission)
@@ -33,7 +56,14 @@ export function limitAtHarmonicDbm(context: StationContext, step: Pick<Step, 'se
   return own?.kind === 'limit' ? own.limitDbm : null
 }
 
-/** The limit on harmonics to draw down a chain: the strictest of the rulebooks', or the yardstick's where they have none. */
-export function strictestLimitDbm(context: StationContext, step: Pick<Step, 'set' | 'band' | 'channel'>, powerW: number): number | null {
+/**
+ * The limit on harmonics to draw down a chain: the strictest of the rulebooks', or the yardstick's where they
+ * have none.
+ */
+export function strictestLimitDbm(
+  context: StationContext,
+  step: Pick<Step, 'set' | 'band' | 'channel'>,
+  powerW: number,
+): number | null {
   return limitAtHarmonicDbm(context, step, powerW, 2)
 }

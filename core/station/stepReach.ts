@@ -6,6 +6,7 @@ import type { StationContext } from './stationContext'
 export function stepReach(step: Step, slot: Slot, context: StationContext): Reach {
   const chain = context.chain(step.chainId)
   const instrument = chain && context.instrument(chain.instrumentId)
-  if (!chain || !instrument) return { covered: false, because: 'chain', why: 'No chain on the bench suits this station.' }
+  if (!chain || !instrument)
+    return { covered: false, because: 'chain', why: 'No chain on the bench suits this station.' }
   return reachAt(chain, instrument, slot.frequencyHz)
 }

@@ -1,7 +1,19 @@
 import { decide, DECISION_RULES, type DecisionRule } from '../decision'
 import { newBand, newChannel, newRadioSet, newReview, type Review } from '../review'
-import { correctReading, createSharedWork, isCorrected, stationContext, type StationContext } from '../station'
-import { type Budget, budget, createDistributions, type Distributions, ratioContributions } from '../uncertainty'
+import {
+  correctReading,
+  createSharedWork,
+  isCorrected,
+  stationContext,
+  type StationContext,
+} from '../station'
+import {
+  type Budget,
+  budget,
+  createDistributions,
+  type Distributions,
+  ratioContributions,
+} from '../uncertainty'
 import { asReading, type BenchKind, benchKinds, type SimulatedBench } from './benchKinds'
 
 /** How one kind of bench came out. */
@@ -37,12 +49,18 @@ const AT = '2026-11-24T00:00:00.000Z'
 const HAIR_DB = 1e-9
 
 /**
- * Simulates benches whose truth is known and asks the product for the range of each: the share of stated 95 % ranges that
+ * Simulates benches whose truth is known and asks the product for the range of each: the share of stated 95 %
+ * ranges that
  * hold the truth, and how often each decision rule is wrong about a radio right at its limit.
  * The product is used as it is: readings, chains, corrections, budgets, decisions.
  */
 export function coverageStudy(options: CoverageOptions): CoverageRow[] {
-  const { benches = COVERAGE_DEFAULTS.benches, seed = COVERAGE_DEFAULTS.seed, randomFrom, onProgress } = options
+  const {
+    benches = COVERAGE_DEFAULTS.benches,
+    seed = COVERAGE_DEFAULTS.seed,
+    randomFrom,
+    onProgress,
+  } = options
   const frame = frameReview()
   const distributions = createDistributions()
   return benchKinds.map((kind, index) => {
@@ -52,11 +70,18 @@ export function coverageStudy(options: CoverageOptions): CoverageRow[] {
   })
 }
 
-interface KindInput { benches: number; random: () => number; frame: Review; distributions: Distributions }
+interface KindInput {
+  benches: number
+  random: () => number
+  frame: Review
+  distributions: Distributions
+}
 
 function studyKind(kind: BenchKind, { benches, random, frame, distributions }: KindInput): CoverageRow {
   const counts = { held: 0, gumHeld: 0, used: 0, rangeDb: 0 }
-  const atTheLimit = Object.fromEntries(DECISION_RULES.map(rule => [rule, { inside: 0, outside: 0 }])) as CoverageRow['atTheLimit']
+  const atTheLimit = Object.fromEntries(
+    DECISION_RULES.map(rule => [rule, { inside: 0, outside: 0 }]),
+  ) as CoverageRow['atTheLimit']
   for (let i = 0; i < benches; i++) {
     const bench = kind.draw(random)
     const figure = measure(kind, bench, contextOf(bench, frame, distributions), distributions)
@@ -70,23 +95,45 @@ function studyKind(kind: BenchKind, { benches, random, frame, distributions }: K
     counts.rangeDb += total.rangeDb
     const errors = distributions.of(total.contributions)
     for (const rule of DECISION_RULES) {
-      const called = (limitDb: number) => decide({ valueDb, limitDb, direction: 'upper', errors, rule, isUpperBound: bound }).state
+      const called = (limitDb: number) =>
+        decide({ valueDb, limitDb, direction: 'upper', errors, rule, isUpperBound: bound }).state
       if (called(trueDb - HAIR_DB) === 'inside') atTheLimit[rule].inside++
       if (called(trueDb + HAIR_DB) === 'outside') atTheLimit[rule].outside++
     }
   }
   const share = (count: number) => count / counts.used
   return {
-    kind: kind.id, stationId: kind.stationId, title: kind.title, figure: kind.figure, benches: counts.used, left: benches - counts.used,
-    share: share(counts.held), gumShare: share(counts.gumHeld), meanRangeDb: share(counts.rangeDb),
-    atTheLimit: Object.fromEntries(DECISION_RULES.map(rule => [rule, { inside: share(atTheLimit[rule].inside), outside: share(atTheLimit[rule].outside) }])) as CoverageRow['atTheLimit'],
+    kind: kind.id,
+    stationId: kind.stationId,
+    title: kind.title,
+    figure: kind.figure,
+    benches: counts.used,
+    left: benches - counts.used,
+    share: share(counts.held),
+    gumShare: share(counts.gumHeld),
+    meanRangeDb: share(counts.rangeDb),
+    atTheLimit: Object.fromEntries(
+      DECISION_RULES.map(rule => [
+        rule,
+        { inside: share(atTheLimit[rule].inside), outside: share(atTheLimit[rule].outside) },
+      ]),
+    ) as CoverageRow['atTheLimit'],
   }
 }
 
-interface Figure { valueDb: number; trueDb: number; total: Budget }
+interface Figure {
+  valueDb: number
+  trueDb: number
+  total: Budget
+}
 
 /** The figure a kind looks at, with its budget, as the product states it. */
-function measure(kind: BenchKind, bench: SimulatedBench, context: StationContext, distributions: Distributions): Figure | null {
+function measure(
+  kind: BenchKind,
+  bench: SimulatedBench,
+  context: StationContext,
+  distributions: Distributions,
+): Figure | null {
   const corrected = context.review.readings.map(reading => correctReading(reading, context))
   const last = corrected.at(-1)
   const seen = bench.readings.at(-1)!
@@ -95,17 +142,38 @@ function measure(kind: BenchKind, bench: SimulatedBench, context: StationContext
   const first = corrected[0]
   if (!first || !isCorrected(first)) return null
   return {
-    valueDb: last.levelDbm - first.levelDbm, trueDb: seen.trueDbm - bench.readings[0]!.trueDbm,
+    valueDb: last.levelDbm - first.levelDbm,
+    trueDb: seen.trueDbm - bench.readings[0]!.trueDbm,
     total: budget(ratioContributions(last.budget.contributions, first.budget.contributions), distributions),
   }
 }
 
 function frameReview(): Review {
-  const band = { ...newBand({ id: '2m', name: '2 m', levelIds: ['high'] }), channels: [newChannel({ id: 'c', name: 'c', frequencyHz: 146.52e6, harmonics: true })] }
-  return { ...newReview({ id: 'study', title: 'study', at: AT }), sets: [{ ...newRadioSet({ id: 'set', sample: '', levelId: 'high' }), bands: [band] }] }
+  const band = {
+    ...newBand({ id: '2m', name: '2 m', levelIds: ['high'] }),
+    channels: [newChannel({ id: 'c', name: 'c', frequencyHz: 146.52e6, harmonics: true })],
+  }
+  return {
+    ...newReview({ id: 'study', title: 'study', at: AT }),
+    sets: [{ ...newRadioSet({ id: 'set', sample: '', levelId: 'high' }), bands: [band] }],
+  }
 }
 
 function contextOf(bench: SimulatedBench, frame: Review, distributions: Distributions): StationContext {
-  const readings = bench.readings.map(seen => asReading(seen, bench, { setId: 'set', stationId: seen.slot === 'carrier' ? 'carrier-power' : 'harmonics', stepId: `${seen.slot === 'carrier' ? 'carrier-power' : 'harmonics'}:2m:c:high` }, AT))
-  return stationContext({ ...frame, instruments: [bench.instrument], chains: [bench.chain], readings }, { ...createSharedWork(), distributions })
+  const readings = bench.readings.map(seen =>
+    asReading(
+      seen,
+      bench,
+      {
+        setId: 'set',
+        stationId: seen.slot === 'carrier' ? 'carrier-power' : 'harmonics',
+        stepId: `${seen.slot === 'carrier' ? 'carrier-power' : 'harmonics'}:2m:c:high`,
+      },
+      AT,
+    ),
+  )
+  return stationContext(
+    { ...frame, instruments: [bench.instrument], chains: [bench.chain], readings },
+    { ...createSharedWork(), distributions },
+  )
 }

@@ -14,7 +14,10 @@ export interface Budget {
   gumRangeDb: number
   /** How the distribution that is judged by was found. */
   method: DistributionMethod
-  /** To add to the value before it is stated, dB: the distribution is skewed, and the truth is to lie on either side with equal chance. */
+  /**
+   * To add to the value before it is stated, dB: the distribution is skewed, and the truth is to lie on
+   * either side with equal chance.
+   */
   shiftDb: number
   /** Ends of the 95 % range of the error, dB; −Infinity below where the noise hides the signal. */
   lowDb: number
@@ -30,7 +33,10 @@ export interface Budget {
  * @returns zero uncertainty for an empty list.
  * @see JCGM 100:2008, 5.1.2, G.4.1 and G.6.4; handbook, section 5.
  */
-export function budget(contributions: readonly Contribution[], distributions: Distributions = createDistributions()): Budget {
+export function budget(
+  contributions: readonly Contribution[],
+  distributions: Distributions = createDistributions(),
+): Budget {
   let sumOfSquares = 0
   let welch = 0
   for (const { standardUncertaintyDb, degreesOfFreedom } of contributions) {
@@ -43,7 +49,15 @@ export function budget(contributions: readonly Contribution[], distributions: Di
   const factor = coverageFactor(effectiveDegreesOfFreedom)
   const { method, shiftDb, lowDb, highDb } = distributions.of(contributions)
   return {
-    contributions, standardUncertaintyDb, effectiveDegreesOfFreedom, coverageFactor: factor, gumRangeDb: factor * standardUncertaintyDb,
-    method, shiftDb, lowDb, highDb, rangeDb: Number.isFinite(lowDb) ? (highDb - lowDb) / 2 : highDb,
+    contributions,
+    standardUncertaintyDb,
+    effectiveDegreesOfFreedom,
+    coverageFactor: factor,
+    gumRangeDb: factor * standardUncertaintyDb,
+    method,
+    shiftDb,
+    lowDb,
+    highDb,
+    rangeDb: Number.isFinite(lowDb) ? (highDb - lowDb) / 2 : highDb,
   }
 }

@@ -23,14 +23,22 @@ export function budgetLines(budget: Budget): BudgetLine[] {
   const lines = new Map<string, { label: string; square: number; assumed: boolean }>()
   for (const part of budget.contributions) {
     const key = part.group === 'mismatch' ? 'mismatch' : part.id
-    const line = lines.get(key) ?? { label: part.group === 'mismatch' ? 'Mismatch' : part.label, square: 0, assumed: false }
+    const line = lines.get(key) ?? {
+      label: part.group === 'mismatch' ? 'Mismatch' : part.label,
+      square: 0,
+      assumed: false,
+    }
     line.square += part.standardUncertaintyDb ** 2
     line.assumed ||= part.assumed
     lines.set(key, line)
   }
   return [...lines.entries()]
     .map(([id, { label, square, assumed }]) => ({
-      id, label, assumed, rangeDb: widen * Math.sqrt(square), share: variance > 0 ? square / variance : 0,
+      id,
+      label,
+      assumed,
+      rangeDb: widen * Math.sqrt(square),
+      share: variance > 0 ? square / variance : 0,
     }))
     .filter(line => line.share >= SMALLEST_SHARE)
     .sort((a, b) => b.share - a.share)

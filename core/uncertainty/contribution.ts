@@ -2,12 +2,23 @@ import { assertInRange } from '../errors'
 
 /**
  * The shapes an uncertainty can have. The first five are symmetric in dB (JCGM 100:2008, 4.3); the
- * last four are what nature does, exactly: a share of power, two reflecting ports, noise in a reading, a peak between two points.
+ * last four are what nature does, exactly: a share of power, two reflecting ports, noise in a reading, a peak
+ * between two points.
  */
-export type Distribution = 'normal' | 'rectangular' | 'triangular' | 'u-shaped' | 'student-t' | 'power-share' | 'two-ports' | 'noise-removed' | 'between-points'
+export type Distribution =
+  | 'normal'
+  | 'rectangular'
+  | 'triangular'
+  | 'u-shaped'
+  | 'student-t'
+  | 'power-share'
+  | 'two-ports'
+  | 'noise-removed'
+  | 'between-points'
 
 /** Families under which contributions are shown together. */
-export type ContributionGroup = 'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats' | 'reference' | 'estimate'
+export type ContributionGroup =
+  'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats' | 'reference' | 'estimate'
 
 /** One line of an uncertainty budget, in dB: the true value less the stated one. */
 export interface Contribution {
@@ -15,7 +26,10 @@ export interface Contribution {
   group: ContributionGroup
   label: string
   distribution: Distribution
-  /** Half-width ±a of the bounded shapes, to first order; for a normal one or repeats, its standard uncertainty times 2. */
+  /**
+   * Half-width ±a of the bounded shapes, to first order; for a normal one or repeats, its standard
+   * uncertainty times 2.
+   */
   halfWidthDb: number
   standardUncertaintyDb: number
   /** Infinity where it does not come from repeats. */
@@ -24,13 +38,23 @@ export interface Contribution {
   assumed: boolean
   /** Names the error itself: two readings with the same key share it, and it cancels in their ratio. */
   sharedKey: string | null
-  /** What the last three shapes need besides: relative power ±h, |Γ1||Γ2|, or dB above the floor. 0 for the others. */
+  /**
+   * What the last three shapes need besides: relative power ±h, |Γ1||Γ2|, or dB above the floor. 0 for the
+   * others.
+   */
   parameter: number
 }
 
 const DIVISOR: Record<Distribution, number> = {
-  'normal': 2, 'rectangular': Math.sqrt(3), 'triangular': Math.sqrt(6), 'u-shaped': Math.SQRT2, 'student-t': 2,
-  'power-share': Math.sqrt(3), 'two-ports': Math.SQRT2, 'noise-removed': Math.sqrt(3), 'between-points': Math.sqrt(45 / 4),
+  normal: 2,
+  rectangular: Math.sqrt(3),
+  triangular: Math.sqrt(6),
+  'u-shaped': Math.SQRT2,
+  'student-t': 2,
+  'power-share': Math.sqrt(3),
+  'two-ports': Math.SQRT2,
+  'noise-removed': Math.sqrt(3),
+  'between-points': Math.sqrt(45 / 4),
 }
 
 export interface ContributionInput {
@@ -52,7 +76,28 @@ export interface ContributionInput {
  * @see JCGM 100:2008, 4.3.7 and 4.3.9; U-shape: EA-4/02 supplement 2, example S7 (from memory).
  */
 export function contribution(input: ContributionInput): Contribution {
-  const { id, group, label, distribution, halfWidthDb, degreesOfFreedom = Infinity, assumed = false, sharedKey = null, parameter = 0 } = input
+  const {
+    id,
+    group,
+    label,
+    distribution,
+    halfWidthDb,
+    degreesOfFreedom = Infinity,
+    assumed = false,
+    sharedKey = null,
+    parameter = 0,
+  } = input
   assertInRange(`Half-width of ${label}`, halfWidthDb, 0, Number.MAX_VALUE)
-  return { id, group, label, distribution, halfWidthDb, degreesOfFreedom, assumed, sharedKey, parameter, standardUncertaintyDb: halfWidthDb / DIVISOR[distribution] }
+  return {
+    id,
+    group,
+    label,
+    distribution,
+    halfWidthDb,
+    degreesOfFreedom,
+    assumed,
+    sharedKey,
+    parameter,
+    standardUncertaintyDb: halfWidthDb / DIVISOR[distribution],
+  }
 }

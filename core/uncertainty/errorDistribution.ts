@@ -7,7 +7,8 @@ import { shapeOf } from './shapes'
 export type DistributionMethod = 'inversion' | 'monte-carlo' | 'none'
 
 /**
- * The distribution of the error of a result: the true value less the stated one, dB. A skewed one is centred: the stated
+ * The distribution of the error of a result: the true value less the stated one, dB. A skewed one is centred:
+ * the stated
  * value is moved by `shiftDb` so that the truth lies above and below it with equal chance.
  */
 export interface ErrorDistribution {
@@ -17,21 +18,36 @@ export interface ErrorDistribution {
   shiftDb: number
   /** P(error ≤ x). */
   probabilityBelow: (xDb: number) => number
-  /** 95 % of it lies between: the middle of the distribution where it was inverted, the shortest interval where it was simulated. */
+  /**
+   * 95 % of it lies between: the middle of the distribution where it was inverted, the shortest interval
+   * where it was simulated.
+   */
   lowDb: number
   /** May be −Infinity below, where the noise hides the signal. */
   highDb: number
 }
 
-const CERTAIN: ErrorDistribution = { method: 'none', symmetric: true, shiftDb: 0, probabilityBelow: xDb => (xDb >= 0 ? 1 : 0), lowDb: 0, highDb: 0 }
+const CERTAIN: ErrorDistribution = {
+  method: 'none',
+  symmetric: true,
+  shiftDb: 0,
+  probabilityBelow: xDb => (xDb >= 0 ? 1 : 0),
+  lowDb: 0,
+  highDb: 0,
+}
 
-/** Trials where the simulation takes over; seeded, so that the same bench gives the same figures everywhere. */
+/**
+ * Trials where the simulation takes over; seeded, so that the same bench gives the same figures everywhere.
+ */
 const TAKE_OVER = { trials: 100_000, seed: 20261124 } as const
 
 /**
- * The budget's own distribution: contributions are independent, so the characteristic function of their sum is a
- * product, inverted numerically. Where part of it lies beyond all bounds (noise that hides the signal), Monte Carlo takes over.
- * @see handbook, section 5; J. Gil-Pelaez, Biometrika 38 (1951) 481; JCGM 101:2008 for the simulation (from memory).
+ * The budget's own distribution: contributions are independent, so the characteristic function of their sum
+ * is a
+ * product, inverted numerically. Where part of it lies beyond all bounds (noise that hides the signal), Monte
+ * Carlo takes over.
+ * @see handbook, section 5; J. Gil-Pelaez, Biometrika 38 (1951) 481; JCGM 101:2008 for the simulation (from
+ *   memory).
  */
 export function errorDistribution(contributions: readonly Contribution[]): ErrorDistribution {
   const felt = contributions.filter(({ halfWidthDb }) => halfWidthDb > 0)
@@ -41,12 +57,19 @@ export function errorDistribution(contributions: readonly Contribution[]): Error
   const simulated = monteCarlo(felt, TAKE_OVER)
   const { medianDb, shortest } = simulated
   return {
-    method: 'monte-carlo', symmetric: false, shiftDb: medianDb, lowDb: shortest.lowDb - medianDb, highDb: shortest.highDb - medianDb,
+    method: 'monte-carlo',
+    symmetric: false,
+    shiftDb: medianDb,
+    lowDb: shortest.lowDb - medianDb,
+    highDb: shortest.highDb - medianDb,
     probabilityBelow: xDb => simulated.probabilityBelow(xDb + medianDb),
   }
 }
 
-/** Distributions already worked out, by what they are made of. Handed in by the caller and kept as long as the caller likes. */
+/**
+ * Distributions already worked out, by what they are made of. Handed in by the caller and kept as long as the
+ * caller likes.
+ */
 export interface Distributions {
   of: (contributions: readonly Contribution[]) => ErrorDistribution
 }
@@ -62,11 +85,12 @@ export function createDistributions(): Distributions {
     return distribution
   }
   return {
-    of: (contributions) => {
+    of: contributions => {
       const same = lists.get(contributions)
       if (same) return same
       let key = ''
-      for (const { distribution, halfWidthDb, degreesOfFreedom, parameter } of contributions) key += `${distribution}${halfWidthDb},${degreesOfFreedom},${parameter};`
+      for (const { distribution, halfWidthDb, degreesOfFreedom, parameter } of contributions)
+        key += `${distribution}${halfWidthDb},${degreesOfFreedom},${parameter};`
       const found = known.get(key)
       if (found) return remember(contributions, found)
       const made = errorDistribution(contributions)

@@ -1,8 +1,20 @@
 export { BETWEEN_POINTS_MEAN } from './shapes'
-export { contribution, type Contribution, type ContributionGroup, type ContributionInput, type Distribution } from './contribution'
+export {
+  contribution,
+  type Contribution,
+  type ContributionGroup,
+  type ContributionInput,
+  type Distribution,
+} from './contribution'
 export { budget, type Budget } from './budget'
 export { budgetLines, type BudgetLine } from './budgetLines'
-export { createDistributions, errorDistribution, type DistributionMethod, type Distributions, type ErrorDistribution } from './errorDistribution'
+export {
+  createDistributions,
+  errorDistribution,
+  type DistributionMethod,
+  type Distributions,
+  type ErrorDistribution,
+} from './errorDistribution'
 export { monteCarlo, MONTE_CARLO_DEFAULTS, type MonteCarloOptions, type Simulated } from './monteCarlo'
 export { ratioContributions } from './ratioContributions'
 export { improvements, type Improvement } from './improvements'

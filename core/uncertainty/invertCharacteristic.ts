@@ -18,12 +18,21 @@ export function invertCharacteristic(shapes: readonly Shape[]): ErrorDistributio
   const symmetric = shapes.every(shape => shape.symmetric)
   const alone = shapes.length === 1 ? shapes[0]!.below : undefined
   const inside = alone ?? sumBelow(shapes, reachDb)
-  const probabilityBelow = (xDb: number): number => (xDb >= reachDb ? 1 : xDb <= -reachDb ? 0 : Math.min(1, Math.max(0, inside(xDb))))
+  const probabilityBelow = (xDb: number): number =>
+    xDb >= reachDb ? 1 : xDb <= -reachDb ? 0 : Math.min(1, Math.max(0, inside(xDb)))
   const at = (share: number) => quantile(probabilityBelow, share, reachDb)
   const highDb = at(0.5 + COVERAGE / 2)
-  if (symmetric) return { method: 'inversion', symmetric, shiftDb: 0, probabilityBelow, lowDb: -highDb, highDb }
+  if (symmetric)
+    return { method: 'inversion', symmetric, shiftDb: 0, probabilityBelow, lowDb: -highDb, highDb }
   const shiftDb = at(0.5)
-  return { method: 'inversion', symmetric, shiftDb, lowDb: at(0.5 - COVERAGE / 2) - shiftDb, highDb: highDb - shiftDb, probabilityBelow: xDb => probabilityBelow(xDb + shiftDb) }
+  return {
+    method: 'inversion',
+    symmetric,
+    shiftDb,
+    lowDb: at(0.5 - COVERAGE / 2) - shiftDb,
+    highDb: highDb - shiftDb,
+    probabilityBelow: xDb => probabilityBelow(xDb + shiftDb),
+  }
 }
 
 /** P(sum ≤ x) inside the reach of the sum. */

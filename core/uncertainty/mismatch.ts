@@ -29,11 +29,23 @@ export function mismatchHalfWidthDb(ports: FacingPorts): number {
   return DB_PER_UNIT_VOLTAGE * mismatchProduct(ports)
 }
 
-/** The mismatch of two facing ports as a line of the budget: U-shaped, or exactly where the first order would not do. */
-export function mismatchContribution(line: { id: string; label: string; assumed?: boolean }, ports: FacingPorts): Contribution {
+/**
+ * The mismatch of two facing ports as a line of the budget: U-shaped, or exactly where the first order would
+ * not do.
+ */
+export function mismatchContribution(
+  line: { id: string; label: string; assumed?: boolean },
+  ports: FacingPorts,
+): Contribution {
   const parameter = mismatchProduct(ports)
   const exact = parameter >= EXACT_FROM
-  return contribution({ ...line, group: 'mismatch', distribution: exact ? 'two-ports' : 'u-shaped', halfWidthDb: DB_PER_UNIT_VOLTAGE * parameter, parameter: exact ? parameter : 0 })
+  return contribution({
+    ...line,
+    group: 'mismatch',
+    distribution: exact ? 'two-ports' : 'u-shaped',
+    halfWidthDb: DB_PER_UNIT_VOLTAGE * parameter,
+    parameter: exact ? parameter : 0,
+  })
 }
 
 /** The exact limits 20·log10(1 ± |Γ1||Γ2|), dB: `[low, high]`. */

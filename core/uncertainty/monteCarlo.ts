@@ -11,7 +11,10 @@ export interface MonteCarloOptions {
   seed?: number
 }
 
-export const MONTE_CARLO_DEFAULTS = { trials: 1_000_000, seed: 1 } as const satisfies Required<MonteCarloOptions>
+export const MONTE_CARLO_DEFAULTS = {
+  trials: 1_000_000,
+  seed: 1,
+} as const satisfies Required<MonteCarloOptions>
 
 /** What a simulation of a budget came to. */
 export interface Simulated {
@@ -31,18 +34,25 @@ export interface Simulated {
 const COVERAGE = 0.95
 
 /**
- * Propagates a budget's distributions by simulation: the sum of one draw of each contribution, many times over.
+ * Propagates a budget's distributions by simulation: the sum of one draw of each contribution, many times
+ * over.
  * @throws CoreError `out-of-range` for a silly number of trials.
  * @see JCGM 101:2008, 7.4 to 7.7 and 5.3.4 (shortest interval); from memory.
  */
-export function monteCarlo(contributions: readonly Contribution[], options: MonteCarloOptions = {}): Simulated {
+export function monteCarlo(
+  contributions: readonly Contribution[],
+  options: MonteCarloOptions = {},
+): Simulated {
   const { trials = MONTE_CARLO_DEFAULTS.trials, seed = MONTE_CARLO_DEFAULTS.seed } = options
   assertInRange('Trials', trials, 100, 20e6)
   const sums = drawSums(contributions, trials, seed)
   let sorted: Float64Array | null = null
   const inOrder = () => (sorted ??= Float64Array.from(sums).sort())
   return {
-    trials, seed, ...moments(sums), ...intervals(sums),
+    trials,
+    seed,
+    ...moments(sums),
+    ...intervals(sums),
     get medianDb() {
       return inOrder()[trials >> 1]!
     },
@@ -57,7 +67,10 @@ function drawSums(contributions: readonly Contribution[], trials: number, seed: 
   return sums
 }
 
-/** Adds one draw of a contribution to every sum. The commonest shapes have a loop of their own: a million draws are wanted at once. */
+/**
+ * Adds one draw of a contribution to every sum. The commonest shapes have a loop of their own: a million
+ * draws are wanted at once.
+ */
 function addDraws(sums: Float64Array, one: Contribution, random: RandomGenerator): void {
   const a = one.halfWidthDb
   switch (one.distribution) {
@@ -109,7 +122,10 @@ function intervals(sums: Float64Array): Pick<Simulated, 'shortest' | 'middle'> {
   let best = 0
   for (let i = 1; i <= outside; i++) if (upper[i]! - lower[i]! < upper[best]! - lower[best]!) best = i
   const edge = Math.floor(outside / 2)
-  return { shortest: { lowDb: lower[best]!, highDb: upper[best]! }, middle: { lowDb: lower[edge]!, highDb: upper[edge]! } }
+  return {
+    shortest: { lowDb: lower[best]!, highDb: upper[best]! },
+    middle: { lowDb: lower[edge]!, highDb: upper[edge]! },
+  }
 }
 
 /** The `count` least and the `count` greatest values, each in rising order. */
@@ -123,7 +139,8 @@ function tails(values: Float64Array, count: number): { lower: Float64Array; uppe
   }
   const scale = (BINS - 1) / (most - least || 1)
   const counts = new Uint32Array(BINS)
-  for (let i = 0; i < values.length; i++) counts[values[i] === -Infinity ? 0 : (values[i]! - least) * scale | 0]!++
+  for (let i = 0; i < values.length; i++)
+    counts[values[i] === -Infinity ? 0 : ((values[i]! - least) * scale) | 0]!++
   let low = 0
   for (let seen = 0; low < BINS && (seen += counts[low]!) < count;) low++
   let high = BINS - 1

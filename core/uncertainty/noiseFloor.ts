@@ -1,7 +1,10 @@
 /** Below this many dB above the floor a reading is only an upper bound. */
 export const BOUND_BELOW_DB = 3
 
-/** From this many dB above the floor on, what the noise does is too small to speak of; it is taken off all the same. */
+/**
+ * From this many dB above the floor on, what the noise does is too small to speak of; it is taken off all the
+ * same.
+ */
 export const CORRECT_BELOW_DB = 10
 
 /** What the noise floor does to a reading. */
@@ -21,9 +24,14 @@ export interface FloorEffect {
  * @param floorDoubtDb - how well the floor itself is known, ± dB.
  * @see addition of powers; handbook, section 4.
  */
-export function floorEffect(levels: { readingDbm: number; floorDbm: number; floorDoubtDb: number }): FloorEffect {
+export function floorEffect(levels: {
+  readingDbm: number
+  floorDbm: number
+  floorDoubtDb: number
+}): FloorEffect {
   const aboveFloorDb = levels.readingDbm - levels.floorDbm
-  if (aboveFloorDb < BOUND_BELOW_DB) return { aboveFloorDb, correctionDb: 0, remainderDb: 0, isUpperBound: true }
+  if (aboveFloorDb < BOUND_BELOW_DB)
+    return { aboveFloorDb, correctionDb: 0, remainderDb: 0, isUpperBound: true }
   return {
     aboveFloorDb,
     correctionDb: floorBiasDb(aboveFloorDb),

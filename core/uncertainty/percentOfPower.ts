@@ -27,9 +27,19 @@ const FIRST_ORDER_UP_TO = 0.03
  * large share of the reading.
  * @throws CoreError.
  */
-export function powerShareContribution(line: { id: string; label: string; assumed?: boolean }, percent: number, powers: { scaleW: number; readingW: number }): Contribution {
+export function powerShareContribution(
+  line: { id: string; label: string; assumed?: boolean },
+  percent: number,
+  powers: { scaleW: number; readingW: number },
+): Contribution {
   const halfWidthDb = percentAsDb(percent, powers)
   const share = halfWidthDb / DB_PER_UNIT_POWER
   const exact = share > FIRST_ORDER_UP_TO
-  return contribution({ ...line, group: 'instrument', distribution: exact ? 'power-share' : 'rectangular', halfWidthDb, parameter: exact ? share : 0 })
+  return contribution({
+    ...line,
+    group: 'instrument',
+    distribution: exact ? 'power-share' : 'rectangular',
+    halfWidthDb,
+    parameter: exact ? share : 0,
+  })
 }

@@ -14,7 +14,11 @@ export interface Propagated {
  * @param model - the measured quantity as a function of the inputs, in the order of `draws`.
  * @see JCGM 101:2008, clause 7 (from memory).
  */
-export function propagate(draws: readonly ((random: () => number) => number)[], model: (values: readonly number[]) => number, options: MonteCarloOptions = {}): Propagated {
+export function propagate(
+  draws: readonly ((random: () => number) => number)[],
+  model: (values: readonly number[]) => number,
+  options: MonteCarloOptions = {},
+): Propagated {
   const { trials = MONTE_CARLO_DEFAULTS.trials, seed = MONTE_CARLO_DEFAULTS.seed } = options
   const source = xoroshiro128plus(seed)
   const random = () => uniform(source)

@@ -3,18 +3,35 @@ import type { Contribution } from './contribution'
 /**
  * What is left open in the difference of two readings (dBc): the errors both share cancel, the others
  * of both stay. Errors are the same when their `sharedKey` is.
- * @returns contributions of first − second; every shape but the skewed ones is symmetric, so the sign of the second does not matter,
+ * @returns contributions of first − second; every shape but the skewed ones is symmetric, so the sign of the
+ *   second does not matter,
  * and the skewed ones of the second are turned round to first order by taking their symmetric form.
  * @see handbook, section 5: “dBc is not the difference of two independent readings”.
  */
-export function ratioContributions(first: readonly Contribution[], second: readonly Contribution[]): Contribution[] {
+export function ratioContributions(
+  first: readonly Contribution[],
+  second: readonly Contribution[],
+): Contribution[] {
   const keys = (list: readonly Contribution[]) => new Set(list.flatMap(({ sharedKey }) => sharedKey ?? []))
   const inFirst = keys(first)
   const inSecond = keys(second)
   return [
     ...first.filter(({ sharedKey }) => sharedKey === null || !inSecond.has(sharedKey)),
-    ...second.filter(({ sharedKey }) => sharedKey === null || !inFirst.has(sharedKey)).map(one => ({ ...one, id: `carrier:${one.id}`, label: `${one.label}, carrier`, distribution: SYMMETRIC[one.distribution] ?? one.distribution, parameter: 0 })),
+    ...second
+      .filter(({ sharedKey }) => sharedKey === null || !inFirst.has(sharedKey))
+      .map(one => ({
+        ...one,
+        id: `carrier:${one.id}`,
+        label: `${one.label}, carrier`,
+        distribution: SYMMETRIC[one.distribution] ?? one.distribution,
+        parameter: 0,
+      })),
   ]
 }
 
-const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['distribution']>> = { 'power-share': 'rectangular', 'two-ports': 'u-shaped', 'noise-removed': 'rectangular', 'between-points': 'rectangular' }
+const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['distribution']>> = {
+  'power-share': 'rectangular',
+  'two-ports': 'u-shaped',
+  'noise-removed': 'rectangular',
+  'between-points': 'rectangular',
+}

@@ -17,7 +17,8 @@ export interface Repeats {
  */
 export function repeats(levelsDbm: readonly number[]): Repeats {
   const n = levelsDbm.length
-  if (n < 2) throw new CoreError('too-few', 'Repeats need two readings or more.', { name: 'readings', got: n, min: 2 })
+  if (n < 2)
+    throw new CoreError('too-few', 'Repeats need two readings or more.', { name: 'readings', got: n, min: 2 })
   const meanDbm = levelsDbm.reduce((sum, level) => sum + level, 0) / n
   const variance = levelsDbm.reduce((sum, level) => sum + (level - meanDbm) ** 2, 0) / (n - 1)
   return { meanDbm, standardUncertaintyDb: Math.sqrt(variance / n), degreesOfFreedom: n - 1 }
@@ -27,5 +28,12 @@ export function repeats(levelsDbm: readonly number[]): Repeats {
 export function repeatsContribution(levelsDbm: readonly number[]): Contribution | null {
   const { standardUncertaintyDb, degreesOfFreedom } = repeats(levelsDbm)
   if (standardUncertaintyDb === 0) return null
-  return contribution({ id: 'repeats', group: 'repeats', label: `Scatter of ${levelsDbm.length} readings`, distribution: 'student-t', halfWidthDb: 2 * standardUncertaintyDb, degreesOfFreedom })
+  return contribution({
+    id: 'repeats',
+    group: 'repeats',
+    label: `Scatter of ${levelsDbm.length} readings`,
+    distribution: 'student-t',
+    halfWidthDb: 2 * standardUncertaintyDb,
+    degreesOfFreedom,
+  })
 }

@@ -4,7 +4,10 @@ import { studentCharacteristic } from './studentCharacteristic'
 import type { Contribution } from './contribution'
 
 /** A complex number that is written into, so that a hot loop makes no garbage. */
-export interface Complex { re: number; im: number }
+export interface Complex {
+  re: number
+  im: number
+}
 
 /** One error's distribution, as inversion and simulation need it. */
 export interface Shape {
@@ -15,7 +18,10 @@ export interface Shape {
   /** Largest |X| that matters, dB; −Infinity draws are possible beyond it where `clipped`. */
   reachDb: number
   symmetric: boolean
-  /** P(X ≤ x) in closed form, where there is one: the series of a lone shape with an edge converges too slowly. */
+  /**
+   * P(X ≤ x) in closed form, where there is one: the series of a lone shape with an edge converges too
+   * slowly.
+   */
   below?: (xDb: number) => number
   /** Part of the distribution lies at −Infinity: only simulation can carry it. */
   clipped: boolean
@@ -32,20 +38,52 @@ const CELLS = 48
 
 /**
  * The exact shape of a contribution.
- * @see JCGM 101:2008, 6.4, for the drawing rules (from memory); handbook, section 5, for the characteristic functions.
+ * @see JCGM 101:2008, 6.4, for the drawing rules (from memory); handbook, section 5, for the characteristic
+ *   functions.
  */
 export function shapeOf(contribution: Contribution): Shape {
   const { distribution, halfWidthDb: a, standardUncertaintyDb: u } = contribution
   switch (distribution) {
-    case 'normal': return even(t => Math.exp(-0.5 * u * u * t * t), (p, q) => u * Math.sqrt(-2 * Math.log(p)) * Math.cos(2 * Math.PI * q), NORMAL_REACH * u)
-    case 'rectangular': return { ...even(t => sinc(a * t), p => a * (2 * p - 1), a), below: x => (x / a + 1) / 2 }
-    case 'triangular': return even(t => sinc(a * t / 2) ** 2, (p, q) => a * (p + q - 1), a)
-    case 'u-shaped': return { ...even(t => besselJ0(a * t), p => a * Math.cos(2 * Math.PI * p), a), below: x => 1 - Math.acos(x / a) / Math.PI }
-    case 'student-t': return studentShape(contribution)
-    case 'power-share': return powerShare(contribution.parameter)
-    case 'two-ports': return cells(twoPorts(contribution.parameter), false)
-    case 'noise-removed': return noiseRemoved(contribution.parameter, a)
-    case 'between-points': return cells(p => a * (p * p - BETWEEN_POINTS_MEAN), false)
+    case 'normal':
+      return even(
+        t => Math.exp(-0.5 * u * u * t * t),
+        (p, q) => u * Math.sqrt(-2 * Math.log(p)) * Math.cos(2 * Math.PI * q),
+        NORMAL_REACH * u,
+      )
+    case 'rectangular':
+      return {
+        ...even(
+          t => sinc(a * t),
+          p => a * (2 * p - 1),
+          a,
+        ),
+        below: x => (x / a + 1) / 2,
+      }
+    case 'triangular':
+      return even(
+        t => sinc((a * t) / 2) ** 2,
+        (p, q) => a * (p + q - 1),
+        a,
+      )
+    case 'u-shaped':
+      return {
+        ...even(
+          t => besselJ0(a * t),
+          p => a * Math.cos(2 * Math.PI * p),
+          a,
+        ),
+        below: x => 1 - Math.acos(x / a) / Math.PI,
+      }
+    case 'student-t':
+      return studentShape(contribution)
+    case 'power-share':
+      return powerShare(contribution.parameter)
+    case 'two-ports':
+      return cells(twoPorts(contribution.parameter), false)
+    case 'noise-removed':
+      return noiseRemoved(contribution.parameter, a)
+    case 'between-points':
+      return cells(p => a * (p * p - BETWEEN_POINTS_MEAN), false)
   }
 }
 
@@ -55,7 +93,10 @@ function even(phi: (t: number) => number, draw: (u: number, v: number) => number
       out.re = phi(t)
       out.im = 0
     },
-    draw, reachDb, symmetric: true, clipped: false,
+    draw,
+    reachDb,
+    symmetric: true,
+    clipped: false,
   }
 }
 
@@ -65,8 +106,12 @@ function sinc(x: number): number {
 
 /** Reach of Student's t: beyond it weigh less than 1e-5 (ν ≥ 2), or the best a grid can do (ν = 1). */
 function studentShape({ standardUncertaintyDb: u, degreesOfFreedom }: Contribution): Shape {
-  const reach = Math.min(600, Math.max(NORMAL_REACH, 1.5 * (2e5 ** (1 / degreesOfFreedom))))
-  return even(studentCharacteristic(degreesOfFreedom, u), (p, q) => u * baileyT(p, q, degreesOfFreedom), reach * u)
+  const reach = Math.min(600, Math.max(NORMAL_REACH, 1.5 * 2e5 ** (1 / degreesOfFreedom)))
+  return even(
+    studentCharacteristic(degreesOfFreedom, u),
+    (p, q) => u * baileyT(p, q, degreesOfFreedom),
+    reach * u,
+  )
 }
 
 /**
@@ -77,7 +122,10 @@ function baileyT(p: number, q: number, degreesOfFreedom: number): number {
   return Math.sqrt(degreesOfFreedom * (p ** (-2 / degreesOfFreedom) - 1)) * Math.cos(2 * Math.PI * q)
 }
 
-/** The true power is the reading times 1 + e, with e rectangular in ±h: closed form, skewed in dB. From h = 1 on it may be nothing at all. */
+/**
+ * The true power is the reading times 1 + e, with e rectangular in ±h: closed form, skewed in dB. From h = 1
+ * on it may be nothing at all.
+ */
 function powerShare(h: number): Shape {
   const high = 1 + h
   const low = Math.max(1 - h, 1e-9)
@@ -92,29 +140,40 @@ function powerShare(h: number): Shape {
       out.re = (re + im * s) / scale
       out.im = (im - re * s) / scale
     },
-    draw: (p) => {
+    draw: p => {
       const factor = 1 + h * (2 * p - 1)
       return factor <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(factor)
     },
     below: x => ((10 ** (x / 10) - 1) / h + 1) / 2,
-    reachDb: Math.max(-logLow, logHigh), symmetric: false, clipped: h > 0.98,
+    reachDb: Math.max(-logLow, logHigh),
+    symmetric: false,
+    clipped: h > 0.98,
   }
 }
 
-/** Two reflecting ports at an unknown phase: 20·log10|1 − ρ·exp(iθ)|. Its mean is 0 (log|1 − z| is harmonic). */
+/**
+ * Two reflecting ports at an unknown phase: 20·log10|1 − ρ·exp(iθ)|. Its mean is 0 (log|1 − z| is harmonic).
+ */
 function twoPorts(rho: number): (p: number) => number {
   return p => DB_PER_UNIT_POWER * Math.log(1 - 2 * rho * Math.cos(Math.PI * p) + rho * rho)
 }
 
-/** What is left of a signal S dB above a floor once the noise is taken off, the floor being doubtful by so much that ±a is left to first order. */
+/**
+ * What is left of a signal S dB above a floor once the noise is taken off, the floor being doubtful by so
+ * much that ±a is left to first order.
+ */
 function noiseRemoved(aboveDb: number, halfWidthDb: number): Shape {
   const floorDoubtDb = halfWidthDb * (10 ** (aboveDb / 10) - 1)
-  const signal = (above: number) => (above <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(1 - 10 ** (-above / 10)))
+  const signal = (above: number) =>
+    above <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(1 - 10 ** (-above / 10))
   const stated = signal(aboveDb)
   return cells(p => signal(aboveDb - floorDoubtDb * (1 - 2 * p)) - stated, aboveDb - floorDoubtDb <= 0)
 }
 
-/** Any shape given by its quantiles (or by cells of equal probability in any order): each cell is taken as level. */
+/**
+ * Any shape given by its quantiles (or by cells of equal probability in any order): each cell is taken as
+ * level.
+ */
 function cells(value: (p: number) => number, clipped: boolean): Shape {
   const middles = new Float64Array(CELLS)
   const halves = new Float64Array(CELLS)
@@ -138,6 +197,9 @@ function cells(value: (p: number) => number, clipped: boolean): Shape {
       out.re = re / CELLS
       out.im = im / CELLS
     },
-    draw: value, reachDb, symmetric: false, clipped,
+    draw: value,
+    reachDb,
+    symmetric: false,
+    clipped,
   }
 }

@@ -2,8 +2,10 @@
 const STEP = 0.08
 
 /**
- * Characteristic function of Student's t with ν degrees of freedom, scaled: K_{ν/2}(z)·z^{ν/2}/(Γ(ν/2)·2^{ν/2−1}),
- * z = √ν·scale·|t|, with the modified Bessel function by its integral K_μ(z) = ∫ exp(−z·cosh u)·cosh(μu) du over u > 0.
+ * Characteristic function of Student's t with ν degrees of freedom, scaled:
+ * K_{ν/2}(z)·z^{ν/2}/(Γ(ν/2)·2^{ν/2−1}),
+ * z = √ν·scale·|t|, with the modified Bessel function by its integral K_μ(z) = ∫ exp(−z·cosh u)·cosh(μu) du
+ * over u > 0.
  * @param degreesOfFreedom - ν, a whole number of 1 or more.
  * @param scaleDb - the standard uncertainty s/√n.
  * @see S. Hurst, “The characteristic function of the Student t distribution”, 1995 (from memory).
@@ -11,7 +13,7 @@ const STEP = 0.08
 export function studentCharacteristic(degreesOfFreedom: number, scaleDb: number): (t: number) => number {
   const order = degreesOfFreedom / 2
   const norm = gammaOfHalf(degreesOfFreedom) * 2 ** (order - 1)
-  return (t) => {
+  return t => {
     const z = Math.sqrt(degreesOfFreedom) * scaleDb * Math.abs(t)
     if (z < 1e-8) return 1
     if (z > 700) return 0

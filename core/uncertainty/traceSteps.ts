@@ -1,4 +1,7 @@
-/** A Gaussian resolution filter falls by 3.01 dB half a bandwidth from its centre: 12.04·(offset/bandwidth)² dB. */
+/**
+ * A Gaussian resolution filter falls by 3.01 dB half a bandwidth from its centre: 12.04·(offset/bandwidth)²
+ * dB.
+ */
 const GAUSSIAN_DB = 40 * Math.log10(2)
 
 /**

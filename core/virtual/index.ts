@@ -1,5 +1,19 @@
 export { drawPartErrors, gaussian, levelAtInstrument, type PartErrors } from './simulatedPath'
-export { displayedDbm, displayedMeterDbm, displayedW, drawAnalyser, type TrueAnalyser } from './simulatedDisplay'
+export {
+  displayedDbm,
+  displayedMeterDbm,
+  displayedW,
+  drawAnalyser,
+  type TrueAnalyser,
+} from './simulatedDisplay'
 export { seededRandom } from './seededRandom'
-export { simulatedFm, simulatedFmSource, simulatedLines, simulatedNoise, type SimulatedFm, type SimulatedLine, type SimulatedTone } from './simulatedRecording'
+export {
+  simulatedFm,
+  simulatedFmSource,
+  simulatedLines,
+  simulatedNoise,
+  type SimulatedFm,
+  type SimulatedLine,
+  type SimulatedTone,
+} from './simulatedRecording'
 export { simulatedMeterLog } from './simulatedMeterLog'

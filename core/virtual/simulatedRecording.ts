@@ -24,7 +24,10 @@ export interface SimulatedFm {
   seed?: number
 }
 
-/** A frequency-modulated transmitter as an I/Q receiver would record it: its frequency is the offset plus the sum of the tones’ swings, exactly. */
+/**
+ * A frequency-modulated transmitter as an I/Q receiver would record it: its frequency is the offset plus the
+ * sum of the tones’ swings, exactly.
+ */
 export function simulatedFm(of: SimulatedFm): Float32Array {
   const { sampleRateHz, seconds, offsetHz, levelDb, tones, noiseDb, quietS = 0, seed = 1 } = of
   const count = Math.round(sampleRateHz * seconds)
@@ -33,7 +36,8 @@ export function simulatedFm(of: SimulatedFm): Float32Array {
   for (let n = Math.round(quietS * sampleRateHz); n < count; n++) {
     const t = n / sampleRateHz
     let phase = 2 * Math.PI * ((offsetHz * t) % 1)
-    for (const { frequencyHz, deviationHz } of tones) phase -= (deviationHz / frequencyHz) * Math.cos(2 * Math.PI * frequencyHz * t)
+    for (const { frequencyHz, deviationHz } of tones)
+      phase -= (deviationHz / frequencyHz) * Math.cos(2 * Math.PI * frequencyHz * t)
     samples[2 * n] = samples[2 * n]! + amplitude * Math.cos(phase)
     samples[2 * n + 1] = samples[2 * n + 1]! + amplitude * Math.sin(phase)
   }
@@ -47,9 +51,16 @@ export interface SimulatedLine {
 }
 
 /** Steady tones in noise, as an I/Q receiver would record them. */
-export function simulatedLines(of: { sampleRateHz: number; seconds: number; lines: readonly SimulatedLine[]; noiseDb: number | null; seed?: number }): Float32Array {
+export function simulatedLines(of: {
+  sampleRateHz: number
+  seconds: number
+  lines: readonly SimulatedLine[]
+  noiseDb: number | null
+  seed?: number
+}): Float32Array {
   const count = Math.round(of.sampleRateHz * of.seconds)
-  const samples = of.noiseDb === null ? new Float32Array(2 * count) : simulatedNoise(count, of.noiseDb, of.seed ?? 1)
+  const samples =
+    of.noiseDb === null ? new Float32Array(2 * count) : simulatedNoise(count, of.noiseDb, of.seed ?? 1)
   for (const [index, { frequencyHz, levelDb }] of of.lines.entries()) {
     const amplitude = 10 ** (levelDb / 20)
     for (let n = 0; n < count; n++) {
@@ -61,7 +72,9 @@ export function simulatedLines(of: { sampleRateHz: number; seconds: number; line
   return samples
 }
 
-/** White Gaussian noise of a power in the whole width of the recording (Box and Muller, with a fixed seed). */
+/**
+ * White Gaussian noise of a power in the whole width of the recording (Box and Muller, with a fixed seed).
+ */
 export function simulatedNoise(count: number, powerDb: number, seed: number): Float32Array {
   const sigma = Math.sqrt(10 ** (powerDb / 10) / 2)
   const random = seededRandom(seed)

@@ -1,27 +1,64 @@
 import { newChain, newPart, newPowerMeter, newSpectrumAnalyser } from '../../core/chain'
 import { dbmFromWatts } from '../../core/quantity'
-import { type Band, newBand, newChannel, newRadioSet, newReview, type RadioSet, type Reading, type Review } from '../../core/review'
+import {
+  type Band,
+  newBand,
+  newChannel,
+  newRadioSet,
+  newReview,
+  type RadioSet,
+  type Reading,
+  type Review,
+} from '../../core/review'
 import { stationById, stationContext } from '../../core/station'
 
 const CLEAN = ['pocket', 'club', 'mobile']
 const AT = '2026-11-24T10:00:00.000Z'
 
 /**
- * A review of many sets: two bands, three channels, one level; harmonics on every channel; every reading of its own value. As on a real
+ * A review of many sets: two bands, three channels, one level; harmonics on every channel; every reading of
+ * its own value. As on a real
  * bench the sets are spread over three analyser chains, each with pads of its own.
  */
 export function bigReview(input: { sets: number; readingsPerSet: number; rulebookIds: string[] }): Review {
   const band = (id: string, mhz: number[]): Band => ({
-    ...newBand({ id, name: id, levelIds: ['high'] }), claims: { high: { kind: 'watts', powerW: 5 } }, channelSpacingHz: 12_500,
-    channels: mhz.map((one, i) => newChannel({ id: `${id}-${i}`, name: '', frequencyHz: one * 1e6, harmonics: true })),
+    ...newBand({ id, name: id, levelIds: ['high'] }),
+    claims: { high: { kind: 'watts', powerW: 5 } },
+    channelSpacingHz: 12_500,
+    channels: mhz.map((one, i) =>
+      newChannel({ id: `${id}-${i}`, name: '', frequencyHz: one * 1e6, harmonics: true }),
+    ),
   })
-  const radio = (i: number): RadioSet => ({ ...newRadioSet({ id: `set-${i}`, sample: `${i}`, levelId: 'high' }), make: 'Osmere', model: `Trek ${i}`, bands: [band('2 m', [144.39, 146.52, 147.54]), band('70 cm', [432.1, 440.3, 449.5])], chainByStation: { 'carrier-power': 'power', 'harmonics': CLEAN[i % CLEAN.length]! } })
+  const radio = (i: number): RadioSet => ({
+    ...newRadioSet({ id: `set-${i}`, sample: `${i}`, levelId: 'high' }),
+    make: 'Osmere',
+    model: `Trek ${i}`,
+    bands: [band('2 m', [144.39, 146.52, 147.54]), band('70 cm', [432.1, 440.3, 449.5])],
+    chainByStation: { 'carrier-power': 'power', harmonics: CLEAN[i % CLEAN.length]! },
+  })
   const meter = { ...newPowerMeter('meter'), inLine: false }
   const analyser = { ...newSpectrumAnalyser('analyser'), toHz: 3e9 }
-  const pad = (id: string, lossDb: number) => ({ ...newPart(id, 'pad'), loss: { kind: 'figure' as const, lossDb }, toHz: null })
+  const pad = (id: string, lossDb: number) => ({
+    ...newPart(id, 'pad'),
+    loss: { kind: 'figure' as const, lossDb },
+    toHz: null,
+  })
   const empty: Review = {
-    ...newReview({ id: 'big', title: 'Many sets', at: AT }), sets: Array.from({ length: input.sets }, (_unused, i) => radio(i)), instruments: [meter, analyser],
-    chains: [{ ...newChain('power', 'power', 'meter'), parts: [newPart('j1', 'jumper'), pad('p0', 3)] }, ...CLEAN.map(id => ({ ...newChain(id, id, 'analyser'), parts: [newPart(`${id}-j`, 'jumper'), pad(`${id}-p1`, 30), pad(`${id}-p2`, 20), newPart(`${id}-a`, 'adapter')] }))],
+    ...newReview({ id: 'big', title: 'Many sets', at: AT }),
+    sets: Array.from({ length: input.sets }, (_unused, i) => radio(i)),
+    instruments: [meter, analyser],
+    chains: [
+      { ...newChain('power', 'power', 'meter'), parts: [newPart('j1', 'jumper'), pad('p0', 3)] },
+      ...CLEAN.map(id => ({
+        ...newChain(id, id, 'analyser'),
+        parts: [
+          newPart(`${id}-j`, 'jumper'),
+          pad(`${id}-p1`, 30),
+          pad(`${id}-p2`, 20),
+          newPart(`${id}-a`, 'adapter'),
+        ],
+      })),
+    ],
   }
   empty.settings = { ...empty.settings, rulebookIds: input.rulebookIds }
   const context = stationContext(empty)
@@ -30,14 +67,44 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
   const random = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648
   for (const set of empty.sets) {
     const steps = ['carrier-power', 'harmonics'].flatMap(id => stationById(id).plan(set, context))
-    const places = steps.flatMap(step => step.slots.filter(({ measures }) => measures === 'level').map(slot => ({ step, slot }))).slice(0, input.readingsPerSet)
+    const places = steps
+      .flatMap(step =>
+        step.slots.filter(({ measures }) => measures === 'level').map(slot => ({ step, slot })),
+      )
+      .slice(0, input.readingsPerSet)
     for (const { step, slot } of places) {
       const watts = slot.id === 'carrier'
-      const levelDbm = watts ? dbmFromWatts(Math.round(100 * (4 + random())) / 100) : slot.id === 'x1' ? -13 + random() : Math.round(10 * (-75 + 15 * random())) / 10
+      const levelDbm = watts
+        ? dbmFromWatts(Math.round(100 * (4 + random())) / 100)
+        : slot.id === 'x1'
+          ? -13 + random()
+          : Math.round(10 * (-75 + 15 * random())) / 10
       readings.push({
-        id: `${set.id}|${step.id}|${slot.id}`, setId: set.id, stationId: step.stationId, stepId: step.id, slot: slot.id, text: '', value: levelDbm, unit: watts ? 'W' : 'dBm', levelDbm, resolutionDb: 0.1,
-        isUpperBound: false, frequencyHz: slot.frequencyHz, traceFloorDbm: null, doubt: null, instrumentId: watts ? 'meter' : 'analyser', chainId: step.chainId!, chainRevision: 1, calibrationIds: {}, repeatsDbm: [],
-        supply: 'full', ambientC: null, who: '', at: AT, source: { kind: 'typed' }, supersedes: null,
+        id: `${set.id}|${step.id}|${slot.id}`,
+        setId: set.id,
+        stationId: step.stationId,
+        stepId: step.id,
+        slot: slot.id,
+        text: '',
+        value: levelDbm,
+        unit: watts ? 'W' : 'dBm',
+        levelDbm,
+        resolutionDb: 0.1,
+        isUpperBound: false,
+        frequencyHz: slot.frequencyHz,
+        traceFloorDbm: null,
+        doubt: null,
+        instrumentId: watts ? 'meter' : 'analyser',
+        chainId: step.chainId!,
+        chainRevision: 1,
+        calibrationIds: {},
+        repeatsDbm: [],
+        supply: 'full',
+        ambientC: null,
+        who: '',
+        at: AT,
+        source: { kind: 'typed' },
+        supersedes: null,
       })
     }
   }

@@ -7,15 +7,25 @@ const benches = Number(process.argv[2] ?? COVERAGE_DEFAULTS.benches)
 const seed = Number(process.argv[3] ?? COVERAGE_DEFAULTS.seed)
 const LOW = 0.943
 const HIGH = 0.957
-/** What each rule promises of a radio right at its limit, and what 10 000 benches may add by chance (three standard deviations). */
-const PROMISED = { 'sure-either-way': 0.05, 'guarded': 0.025, 'shared-risk': 0.5, 'four-states': 0.025 } as const
+/**
+ * What each rule promises of a radio right at its limit, and what 10 000 benches may add by chance (three
+ * standard deviations).
+ */
+const PROMISED = {
+  'sure-either-way': 0.05,
+  guarded: 0.025,
+  'shared-risk': 0.5,
+  'four-states': 0.025,
+} as const
 
 const percent = (share: number) => `${(100 * share).toFixed(2)} %`
-const ok = (row: CoverageRow) => (row.figure === 'bound' ? row.share >= LOW : row.share >= LOW && row.share <= HIGH)
+const ok = (row: CoverageRow) =>
+  row.figure === 'bound' ? row.share >= LOW : row.share >= LOW && row.share <= HIGH
 
 const rows = coverageStudy({
-  benches, seed,
-  randomFrom: (from) => {
+  benches,
+  seed,
+  randomFrom: from => {
     const random = xoroshiro128plus(from)
     return () => (random.next() >>> 0) * 2 ** -32
   },
@@ -23,11 +33,21 @@ const rows = coverageStudy({
 })
 
 const chance = (promise: number) => 3 * Math.sqrt((promise * (1 - promise)) / benches)
-const tooOften = rows.flatMap(row => DECISION_RULES.flatMap(rule => (['inside', 'outside'] as const)
-  .filter(way => row.atTheLimit[rule][way] > PROMISED[rule] + chance(PROMISED[rule])).map(way => `${row.kind}, ${rule}, ${way}`)))
+const tooOften = rows.flatMap(row =>
+  DECISION_RULES.flatMap(rule =>
+    (['inside', 'outside'] as const)
+      .filter(way => row.atTheLimit[rule][way] > PROMISED[rule] + chance(PROMISED[rule]))
+      .map(way => `${row.kind}, ${rule}, ${way}`),
+  ),
+)
 const bad = rows.filter(row => !ok(row)).map(row => `${row.kind}: ${percent(row.share)}`)
 
-const table = (head: string[], body: string[][]) => [`| ${head.join(' | ')} |`, `|${head.map(() => '---').join('|')}|`, ...body.map(line => `| ${line.join(' | ')} |`)].join('\n')
+const table = (head: string[], body: string[][]) =>
+  [
+    `| ${head.join(' | ')} |`,
+    `|${head.map(() => '---').join('|')}|`,
+    ...body.map(line => `| ${line.join(' | ')} |`),
+  ].join('\n')
 
 const text = `# Do the stated ranges hold the truth?
 
@@ -38,16 +58,34 @@ corrections, budgets, decisions. Sizes of the errors are drawn from what such be
 
 ## Share of stated 95 % ranges that hold the truth
 
-Wanted: 94.3 % to 95.7 %. With ${benches} benches chance alone moves a share by ±${(300 * Math.sqrt(0.95 * 0.05 / benches)).toFixed(2)} % (three standard deviations). “GUM” is the figure that stands beside
+Wanted: 94.3 % to 95.7 %. With ${benches} benches chance alone moves a share by ±${(300 * Math.sqrt((0.95 * 0.05) / benches)).toFixed(2)} % (three standard deviations). “GUM” is the figure that stands beside
 (quadrature and k): where one rectangular or U-shaped part dominates it is too wide, where the noise may hide the signal too narrow.
 
-${table(['station', 'kind of bench', 'holds the truth', 'GUM', 'mean range, dB', 'benches'], rows.map(row => [row.stationId, row.title, row.figure === 'bound' ? `${percent(row.share)} (a bound: at least 95 % promised)` : percent(row.share), percent(row.gumShare), `±${row.meanRangeDb.toFixed(2)}`, `${row.benches}${row.left > 0 ? ` (${row.left} left: not a ${row.figure === 'bound' ? 'bound' : 'level'})` : ''}`]))}
+${table(
+  ['station', 'kind of bench', 'holds the truth', 'GUM', 'mean range, dB', 'benches'],
+  rows.map(row => [
+    row.stationId,
+    row.title,
+    row.figure === 'bound' ? `${percent(row.share)} (a bound: at least 95 % promised)` : percent(row.share),
+    percent(row.gumShare),
+    `±${row.meanRangeDb.toFixed(2)}`,
+    `${row.benches}${row.left > 0 ? ` (${row.left} left: not a ${row.figure === 'bound' ? 'bound' : 'level'})` : ''}`,
+  ]),
+)}
 
 ## How often a radio right at its limit is called inside (a hair outside) / outside (a hair inside)
 
 ${DECISION_RULES.map(rule => `- **${decisionRuleWords[rule].title}**: ${decisionRuleWords[rule].promise} Promised: at most ${percent(PROMISED[rule])}.`).join('\n')}
 
-${table(['kind of bench', ...DECISION_RULES], rows.map(row => [row.title, ...DECISION_RULES.map(rule => `${percent(row.atTheLimit[rule].inside)} / ${percent(row.atTheLimit[rule].outside)}`)]))}
+${table(
+  ['kind of bench', ...DECISION_RULES],
+  rows.map(row => [
+    row.title,
+    ...DECISION_RULES.map(
+      rule => `${percent(row.atTheLimit[rule].inside)} / ${percent(row.atTheLimit[rule].outside)}`,
+    ),
+  ]),
+)}
 
 Shared risk is right half the time by design: the two shares add to 100 %.
 

@@ -1,7 +1,9 @@
 import { randomBytes } from 'node:crypto'
 import { defineNitroPlugin } from 'nitropack/runtime'
 
-/** What a page of this product may load: itself and nothing else; inline scripts only with this reply's nonce. */
+/**
+ * What a page of this product may load: itself and nothing else; inline scripts only with this reply's nonce.
+ */
 function policy(nonce: string): string {
   return [
     `default-src 'self'`,
@@ -18,9 +20,9 @@ function policy(nonce: string): string {
   ].join('; ')
 }
 
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   if (import.meta.dev) return
-  nitro.hooks.hook('render:response', (response) => {
+  nitro.hooks.hook('render:response', response => {
     if (typeof response.body !== 'string') return
     const nonce = randomBytes(16).toString('base64')
     response.body = response.body.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`)

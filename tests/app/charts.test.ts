@@ -14,11 +14,23 @@ const palette = chartPalette(lightTheme.colors as Record<string, string>)
 const context = stationContext(demoReview().review)
 const trekB = context.review.sets.find(({ id }) => id === 'trek-b')!
 
-interface Series { name: string; data: unknown[] }
-const seriesOf = (option: unknown, name: string) => (option as { series: Series[] }).series.find(series => series.name === name)!
+interface Series {
+  name: string
+  data: unknown[]
+}
+const seriesOf = (option: unknown, name: string) =>
+  (option as { series: Series[] }).series.find(series => series.name === name)!
 
 describe('the staircase', () => {
-  const input = { chain: chainOf([pad(30), pad(20, { id: 'p2' })]), instrument: analyser(), carrierHz: 146.52e6, powerW: 5, limitDbm: -16, width: 800, height: 292 }
+  const input = {
+    chain: chainOf([pad(30), pad(20, { id: 'p2' })]),
+    instrument: analyser(),
+    carrierHz: 146.52e6,
+    powerW: 5,
+    limitDbm: -16,
+    width: 800,
+    height: 292,
+  }
   const drawing = buildStaircase(input)
 
   it('steps down once for each part and ends at the instrument', () => {
@@ -30,14 +42,21 @@ describe('the staircase', () => {
 
   it('stacks the window’s zones without gaps', () => {
     expect(drawing.zones.map(({ id }) => id)).toEqual(['damage', 'overload', 'well', 'noise'])
-    for (let i = 1; i < drawing.zones.length; i++) expect(drawing.zones[i]!.y).toBeCloseTo(drawing.zones[i - 1]!.y + drawing.zones[i - 1]!.height, 6)
+    for (let i = 1; i < drawing.zones.length; i++)
+      expect(drawing.zones[i]!.y).toBeCloseTo(drawing.zones[i - 1]!.y + drawing.zones[i - 1]!.height, 6)
   })
 
   it('draws higher levels higher', () => expect(drawing.carrierEnd!.y).toBeLessThan(drawing.limitEnd!.y))
 
   it('stops where a loss is not known, draws a meter without noise, and bears no instrument', () => {
-    expect(buildStaircase({ ...input, chain: chainOf([pad(30, { toHz: 1e6 })]) })).toMatchObject({ carrierEnd: null, atInstrumentDbm: null })
-    expect(buildStaircase({ ...input, instrument: meter() }).zones.map(({ id }) => id)).toEqual(['damage', 'well'])
+    expect(buildStaircase({ ...input, chain: chainOf([pad(30, { toHz: 1e6 })]) })).toMatchObject({
+      carrierEnd: null,
+      atInstrumentDbm: null,
+    })
+    expect(buildStaircase({ ...input, instrument: meter() }).zones.map(({ id }) => id)).toEqual([
+      'damage',
+      'well',
+    ])
     expect(buildStaircase({ ...input, instrument: meter() }).limitPath).toBeNull()
     expect(buildStaircase({ ...input, instrument: undefined }).zones).toEqual([])
   })
@@ -57,19 +76,44 @@ describe('the spectrum', () => {
   })
 
   it('draws a trace with gaps where the loss is not known', () => {
-    const option = buildSpectrumOption({ ...input, trace: { frequenciesHz: Float64Array.of(1e8, 2e8), levelsDbm: Float64Array.of(-40, Number.NaN) } })
-    expect(seriesOf(option, 'trace').data).toEqual([[100, -40], [200, null]])
+    const option = buildSpectrumOption({
+      ...input,
+      trace: { frequenciesHz: Float64Array.of(1e8, 2e8), levelsDbm: Float64Array.of(-40, Number.NaN) },
+    })
+    expect(seriesOf(option, 'trace').data).toEqual([
+      [100, -40],
+      [200, null],
+    ])
   })
 
   it('draws no limit where there is none, and steps it where harmonics have their own', () => {
-    expect(seriesOf(buildSpectrumOption({ ...input, slots: slots.map(slot => ({ ...slot, limit: null, yardstick: null })) }), 'limit').data).toEqual([])
-    const stepped = slots.map(slot => (slot.limit?.kind === 'limit' && slot.slot.id === 'x3' ? { ...slot, limit: { ...slot.limit, limitDbm: -54 } } : slot))
-    const line = seriesOf(buildSpectrumOption({ ...input, slots: stepped }), 'limit').data as [number, number][]
-    expect(line.filter(([, dbm]) => dbm === -54).map(([mhz]) => mhz)).toEqual([2.5 * 146.52, 3.5 * 146.52].map(mhz => expect.closeTo(mhz, 6)))
+    expect(
+      seriesOf(
+        buildSpectrumOption({
+          ...input,
+          slots: slots.map(slot => ({ ...slot, limit: null, yardstick: null })),
+        }),
+        'limit',
+      ).data,
+    ).toEqual([])
+    const stepped = slots.map(slot =>
+      slot.limit?.kind === 'limit' && slot.slot.id === 'x3'
+        ? { ...slot, limit: { ...slot.limit, limitDbm: -54 } }
+        : slot,
+    )
+    const line = seriesOf(buildSpectrumOption({ ...input, slots: stepped }), 'limit').data as [
+      number,
+      number,
+    ][]
+    expect(line.filter(([, dbm]) => dbm === -54).map(([mhz]) => mhz)).toEqual(
+      [2.5 * 146.52, 3.5 * 146.52].map(mhz => expect.closeTo(mhz, 6)),
+    )
   })
 
   it('escapes names in its tooltip', () => {
-    const { formatter } = (buildSpectrumOption(input) as unknown as { tooltip: { formatter: (one: unknown) => string } }).tooltip
+    const { formatter } = (
+      buildSpectrumOption(input) as unknown as { tooltip: { formatter: (one: unknown) => string } }
+    ).tooltip
     expect(formatter({ name: '<b>x</b>', value: [100, -40] })).toContain('&lt;b&gt;')
     expect(formatter({})).toBe('')
   })
@@ -77,7 +121,10 @@ describe('the spectrum', () => {
 
 describe('the power curve', () => {
   const power = stationById('carrier-power')
-  const results = power.plan(trekB, context).filter(({ band }) => band.id === '2m').map(step => power.evaluate(step, context))
+  const results = power
+    .plan(trekB, context)
+    .filter(({ band }) => band.id === '2m')
+    .map(step => power.evaluate(step, context))
 
   it('has a line and its ranges for each level, and the claim', () => {
     const option = buildPowerCurveOption({ palette, results })
@@ -98,16 +145,30 @@ describe('colours', () => {
 
 describe('the chart of limits', () => {
   const carrier = { frequencyHz: 27.185e6, powerW: 4, mode: 'FM' as const }
-  const curves = ['us-amateur', 'eu-cb', 'itu-spurious'].map(id => limitCurve(rulebookById(id), carrier, { fromHz: 1e6, toHz: 2e9, points: 60 }))
-  const option = buildLimitChartOption({ palette, curves, carrierHz: carrier.frequencyHz, carrierDbm: 36 }) as { series: Series[]; legend: { data: string[] }; tooltip: { formatter: (lines: unknown) => string } }
+  const curves = ['us-amateur', 'eu-cb', 'itu-spurious'].map(id =>
+    limitCurve(rulebookById(id), carrier, { fromHz: 1e6, toHz: 2e9, points: 60 }),
+  )
+  const option = buildLimitChartOption({
+    palette,
+    curves,
+    carrierHz: carrier.frequencyHz,
+    carrierDbm: 36,
+  }) as { series: Series[]; legend: { data: string[] }; tooltip: { formatter: (lines: unknown) => string } }
 
   it('draws a line for each rulebook that has a figure, and the carrier', () => {
     expect(option.legend.data).toEqual(['EU CB, 27 MHz', 'ITU spurious, category A'])
-    expect(option.series.map(({ name }) => name)).toEqual(['EU CB, 27 MHz', 'ITU spurious, category A', 'carrier'])
+    expect(option.series.map(({ name }) => name)).toEqual([
+      'EU CB, 27 MHz',
+      'ITU spurious, category A',
+      'carrier',
+    ])
   })
 
   it('shows titles as text, never as markup', () => {
-    const shown = option.tooltip.formatter([{ seriesName: '<b>mine</b>', value: [100, -36] }, { seriesName: 'carrier', value: [27, 36] }])
+    const shown = option.tooltip.formatter([
+      { seriesName: '<b>mine</b>', value: [100, -36] },
+      { seriesName: 'carrier', value: [27, 36] },
+    ])
     expect(shown).toContain('&lt;b&gt;mine&lt;/b&gt;: −36.00')
     expect(option.tooltip.formatter([])).toBe('')
   })

@@ -17,7 +17,18 @@ import { isOnControl, isTyping } from '~/keys/isTyping'
 import { harmonic } from '../support/bench'
 
 const global = { components: { VerdictMark, EntryField } }
-const verdict = (change: Partial<Verdict> = {}): Verdict => ({ state: 'inside', marginDb: 15.5, rangeDb: 1.7, marginLowDb: 13.8, marginHighDb: 17.2, probabilityComplies: 1, why: null, isBound: false, form: 'three', ...change })
+const verdict = (change: Partial<Verdict> = {}): Verdict => ({
+  state: 'inside',
+  marginDb: 15.5,
+  rangeDb: 1.7,
+  marginLowDb: 13.8,
+  marginHighDb: 17.2,
+  probabilityComplies: 1,
+  why: null,
+  isBound: false,
+  form: 'three',
+  ...change,
+})
 
 describe('MarginStrip', () => {
   it('puts its limit at 64 % and its mark to the left when inside', () => {
@@ -28,25 +39,43 @@ describe('MarginStrip', () => {
   })
 
   it('has no mark where nothing was measured', () => {
-    const strip = mount(MarginStrip, { props: { verdict: verdict({ state: 'not-covered', marginDb: null }) }, global })
+    const strip = mount(MarginStrip, {
+      props: { verdict: verdict({ state: 'not-covered', marginDb: null }) },
+      global,
+    })
     expect(strip.find('.seat').exists()).toBe(false)
     expect(strip.attributes('aria-label')).toContain('nothing was measured')
   })
 
-  it('has no whisker without a range', () => expect(mount(MarginStrip, { props: { verdict: verdict({ rangeDb: null, marginLowDb: null, marginHighDb: null }) }, global }).find('.whisker').exists()).toBe(false))
+  it('has no whisker without a range', () =>
+    expect(
+      mount(MarginStrip, {
+        props: { verdict: verdict({ rangeDb: null, marginLowDb: null, marginHighDb: null }) },
+        global,
+      })
+        .find('.whisker')
+        .exists(),
+    ).toBe(false))
 })
 
 describe('VerdictWord', () => {
-  it.each(['inside', 'too-close', 'outside', 'not-covered', 'no-figure', 'observation'] as const)('shows %s as a shape of its own and as words', (state) => {
-    const word = mount(VerdictWord, { props: { state, words: 'So it is' }, global })
-    expect(word.text()).toBe('So it is')
-    expect(word.find('svg').classes()).toContain(state)
-    expect(word.find('svg').element.children.length).toBe(1)
-  })
+  it.each(['inside', 'too-close', 'outside', 'not-covered', 'no-figure', 'observation'] as const)(
+    'shows %s as a shape of its own and as words',
+    state => {
+      const word = mount(VerdictWord, { props: { state, words: 'So it is' }, global })
+      expect(word.text()).toBe('So it is')
+      expect(word.find('svg').classes()).toContain(state)
+      expect(word.find('svg').element.children.length).toBe(1)
+    },
+  )
 })
 
 describe('ReadingField', () => {
-  const field = (change: Record<string, unknown> = {}) => mount(ReadingField, { props: { reading: null, bareUnit: 'W', label: 'Reading', large: true, ...change }, global })
+  const field = (change: Record<string, unknown> = {}) =>
+    mount(ReadingField, {
+      props: { reading: null, bareUnit: 'W', label: 'Reading', large: true, ...change },
+      global,
+    })
 
   it('shows how it is understood before Enter, and sends it on as a draft', async () => {
     const one = field()
@@ -104,19 +133,44 @@ describe('ReadingField', () => {
 
 describe('BudgetPanel', () => {
   it('lists the contributions, largest first, with what is assumed', () => {
-    const rect = (label: string, halfWidthDb: number, assumed = false) => contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidthDb, assumed })
-    const panel = mount(BudgetPanel, { props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' }, global })
+    const rect = (label: string, halfWidthDb: number, assumed = false) =>
+      contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidthDb, assumed })
+    const panel = mount(BudgetPanel, {
+      props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' },
+      global,
+    })
     expect(panel.find('h2').text()).toContain('±2.1')
-    expect(panel.findAll('tbody tr').map(row => row.text())).toEqual([expect.stringMatching(/^Pocket analyser assumed\s*1\.99$/), expect.stringMatching(/^30 dB pad\s*0\.50$/)])
+    expect(panel.findAll('tbody tr').map(row => row.text())).toEqual([
+      expect.stringMatching(/^Pocket analyser assumed\s*1\.99$/),
+      expect.stringMatching(/^30 dB pad\s*0\.50$/),
+    ])
     expect(panel.text()).toMatch(/GUM, k = 1\.96\s*±2\.3/)
     expect(panel.find('.help').text()).toContain('Pocket analyser: measure this path')
   })
 })
 
 describe('lamps', () => {
-  const check = (severity: 'ok' | 'danger' | 'caution', lamp: string | null) => ({ id: lamp ?? 'x', severity, title: '', text: '', lamp, partId: null })
+  const check = (severity: 'ok' | 'danger' | 'caution', lamp: string | null) => ({
+    id: lamp ?? 'x',
+    severity,
+    title: '',
+    text: '',
+    lamp,
+    partId: null,
+  })
   it('show the gravest with a lamp, three at most, and the supply', () => {
-    expect(lampsFrom([check('danger', 'Pad too small'), check('ok', null), check('ok', 'a'), check('ok', 'b'), check('ok', 'c')], 'battery full').map(({ text }) => text)).toEqual(['Pad too small', 'a', 'b', 'battery full'])
+    expect(
+      lampsFrom(
+        [
+          check('danger', 'Pad too small'),
+          check('ok', null),
+          check('ok', 'a'),
+          check('ok', 'b'),
+          check('ok', 'c'),
+        ],
+        'battery full',
+      ).map(({ text }) => text),
+    ).toEqual(['Pad too small', 'a', 'b', 'battery full'])
     expect(lampsFrom([], '')).toEqual([{ text: 'Supply not recorded', severity: 'note' }])
     expect(lampsFrom([], null)).toEqual([])
   })
@@ -140,7 +194,16 @@ describe('keys', () => {
 })
 
 describe('FigureField', () => {
-  const field = (change: Record<string, unknown> = {}) => mount(FigureField, { props: { figure: null, options: { unit: 'Hz', bareScale: 1000, min: 0, max: 100_000 }, label: 'Deviation', ...change }, global })
+  const field = (change: Record<string, unknown> = {}) =>
+    mount(FigureField, {
+      props: {
+        figure: null,
+        options: { unit: 'Hz', bareScale: 1000, min: 0, max: 100_000 },
+        label: 'Deviation',
+        ...change,
+      },
+      global,
+    })
 
   it('takes a bare number in the field’s usual unit, and another where it is said', async () => {
     const one = field()
@@ -149,7 +212,10 @@ describe('FigureField', () => {
     await input.setValue('2,38')
     expect(one.find('.preview').text()).toBe('2.380\u00a0kHz')
     await input.trigger('keydown', { key: 'Enter' })
-    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ text: '2,38', read: { value: 2380, resolution: 10 } })
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({
+      text: '2,38',
+      read: { value: 2380, resolution: 10 },
+    })
     await input.setValue('850 Hz')
     expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ read: { value: 850 } })
   })
@@ -166,10 +232,27 @@ describe('FigureField', () => {
 describe('WhyPanel', () => {
   it('tells what governs, what the others would have asked, each rulebook, and how probable it is', () => {
     const carrier = { frequencyHz: 146.52e6, powerW: 5 }
-    const each = ['us-amateur', 'itu-spurious'].map(id => ({ limit: evaluateLimit(rulebookById(id), carrier), verdict: verdict(), words: 'Inside by 15.5' }))
-    const panel = mount(WhyPanel, { props: { limit: each[0]!.limit, title: limitWords(each[0]!.limit), carrierWords: 'as read', each, probability: 0.767 }, global: { components: { VerdictMark, VerdictWord } } })
+    const each = ['us-amateur', 'itu-spurious'].map(id => ({
+      limit: evaluateLimit(rulebookById(id), carrier),
+      verdict: verdict(),
+      words: 'Inside by 15.5',
+    }))
+    const panel = mount(WhyPanel, {
+      props: {
+        limit: each[0]!.limit,
+        title: limitWords(each[0]!.limit),
+        carrierWords: 'as read',
+        each,
+        probability: 0.767,
+      },
+      global: { components: { VerdictMark, VerdictWord } },
+    })
     expect(panel.find('h2').text()).toContain('Why −16.0')
-    expect(panel.findAll('tbody tr').map(row => row.classes().includes('governs'))).toEqual([true, false, false])
+    expect(panel.findAll('tbody tr').map(row => row.classes().includes('governs'))).toEqual([
+      true,
+      false,
+      false,
+    ])
     expect(panel.text()).toContain('76.7 %')
     expect(panel.text()).toContain('ITU spurious, category A, −13.0')
     expect(panel.text()).toContain('check the current text')

@@ -14,7 +14,7 @@ describe('keys', () => {
   const go = vi.fn()
   const component = defineComponent({
     setup() {
-      useKeys({ 'o': note, 'g o': go })
+      useKeys({ o: note, 'g o': go })
       return () => h('input')
     },
   })
@@ -62,7 +62,11 @@ describe('the list of keys', () => {
   it('names every place, and no letter twice', () => {
     const letters = PLACES.map(({ key }) => key)
     expect(new Set(letters).size).toBe(letters.length)
-    for (const { key, title } of PLACES) expect(KEY_LIST.some(({ keys }) => keys.join('') === `G${key.toUpperCase()}`), title).toBe(true)
+    for (const { key, title } of PLACES)
+      expect(
+        KEY_LIST.some(({ keys }) => keys.join('') === `G${key.toUpperCase()}`),
+        title,
+      ).toBe(true)
   })
 
   it('leaves the letters of shelf and tools free', () => {

@@ -13,8 +13,18 @@ const definition = pdfDefinition(report)
 function textOf(node: unknown): string {
   if (node === null || typeof node !== 'object') return ''
   if (Array.isArray(node)) return node.map(textOf).join('\u0001')
-  const { text, ul, columns, table } = node as { text?: unknown; ul?: unknown; columns?: unknown; table?: { body: unknown } }
-  const own = typeof text === 'string' ? text : Array.isArray(text) ? text.map(run => (run as { text: string }).text).join('') : ''
+  const { text, ul, columns, table } = node as {
+    text?: unknown
+    ul?: unknown
+    columns?: unknown
+    table?: { body: unknown }
+  }
+  const own =
+    typeof text === 'string'
+      ? text
+      : Array.isArray(text)
+        ? text.map(run => (run as { text: string }).text).join('')
+        : ''
   return [own, textOf(ul), textOf(columns), textOf(table?.body)].filter(Boolean).join('\u0001')
 }
 
@@ -23,25 +33,38 @@ function wordsOf(block: ReportBlock): string[] {
   if (block.kind === 'paragraph') return [block.text]
   if (block.kind === 'list') return block.items
   if (block.kind === 'facts') return block.rows.flat()
-  return [block.caption, ...block.head.map(({ text }) => text), ...block.rows.flat().flatMap(cell => (cell.kind === 'text' ? [cell.text] : cell.kind === 'verdict' ? [cell.words] : []))]
+  return [
+    block.caption,
+    ...block.head.map(({ text }) => text),
+    ...block.rows
+      .flat()
+      .flatMap(cell => (cell.kind === 'text' ? [cell.text] : cell.kind === 'verdict' ? [cell.words] : [])),
+  ]
 }
 
 describe('the PDF', () => {
   it('has every word of the report document, and no other sections', () => {
     const text = textOf(definition.content)
-    const words = report.sections.flatMap(section => [section.title, ...section.blocks.flatMap(wordsOf)]).filter(word => word !== '')
+    const words = report.sections
+      .flatMap(section => [section.title, ...section.blocks.flatMap(wordsOf)])
+      .filter(word => word !== '')
     expect(words.length).toBeGreaterThan(500)
     for (const word of words) expect(text).toContain(word)
   })
 
   it('has a strip for every strip', () => {
-    const strips = report.sections.flatMap(section => section.blocks).flatMap(block => (block.kind === 'table' ? block.rows.flat() : [])).filter(cell => cell.kind === 'strip').length
+    const strips = report.sections
+      .flatMap(section => section.blocks)
+      .flatMap(block => (block.kind === 'table' ? block.rows.flat() : []))
+      .filter(cell => cell.kind === 'strip').length
     expect(JSON.stringify(definition.content).match(/<svg /g)).toHaveLength(strips)
   })
 
   it('takes the signs its main face lacks from the face that has them', () => {
     expect(JSON.stringify(definition.content)).toContain('{"text":"µ","font":"Signs"}')
-    expect(JSON.stringify(pdfDefinition({ ...report, title: 'Into 50 Ω', sections: [] }).content)).toContain('{"text":"Ω","font":"Greek"}')
+    expect(JSON.stringify(pdfDefinition({ ...report, title: 'Into 50 Ω', sections: [] }).content)).toContain(
+      '{"text":"Ω","font":"Greek"}',
+    )
   })
 
   it('numbers its pages', () => {
@@ -51,7 +74,17 @@ describe('the PDF', () => {
 })
 
 describe('a strip on paper', () => {
-  const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({ state, marginDb, rangeDb: 1, marginLowDb: marginDb === null ? null : marginDb - 1, marginHighDb: marginDb === null ? null : marginDb + 1, probabilityComplies: null, why: null, isBound: false, form: 'three' })
+  const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({
+    state,
+    marginDb,
+    rangeDb: 1,
+    marginLowDb: marginDb === null ? null : marginDb - 1,
+    marginHighDb: marginDb === null ? null : marginDb + 1,
+    probabilityComplies: null,
+    why: null,
+    isBound: false,
+    form: 'three',
+  })
   const draw = (one: Verdict) => stripSvg(one, { width: 110, height: 11 })
 
   it('has a disc, a diamond or a triangle, and nothing where nothing was measured', () => {

@@ -19,20 +19,43 @@ vi.mock('~/workers/recordingWorkers', () => workers)
 
 const { review } = demoReview()
 const context = stationContext(review)
-const step = stationById('deviation').plan(review.sets.find(({ id }) => id === 'mini')!, context)[0]!
+const step = stationById('deviation').plan(
+  review.sets.find(({ id }) => id === 'mini')!,
+  context,
+)[0]!
 const look = (change: Partial<RecordingLook> = {}): RecordingLook => ({
-  name: 'a.sigmf-data', fileName: 'a.sigmf-data', firstSample: 0, bytes: 1000, seconds: 1, sampleRateHz: 96_000, centreHz: null, mayBeIq: true, channels: 2, sampleCount: 96_000, understood: [], warnings: [], meta: { global: { 'core:datatype': 'cf32_le', 'core:version': '1.0.0' }, captures: [], annotations: [] }, ...change,
+  name: 'a.sigmf-data',
+  fileName: 'a.sigmf-data',
+  firstSample: 0,
+  bytes: 1000,
+  seconds: 1,
+  sampleRateHz: 96_000,
+  centreHz: null,
+  mayBeIq: true,
+  channels: 2,
+  sampleCount: 96_000,
+  understood: [],
+  warnings: [],
+  meta: { global: { 'core:datatype': 'cf32_le', 'core:version': '1.0.0' }, captures: [], annotations: [] },
+  ...change,
 })
 const file = new File(['x'], 'a.sigmf-data')
 
 function recordingsOf(): Recordings {
   let made: Recordings | null = null
-  mount(defineComponent({
-    setup() {
-      made = useRecordings(shallowRef<Step | null>(step), () => ({ deviation: true, twoTone: false, resolutionHz: 100, channelSpacingHz: 12_500 }))
-      return () => h('p')
-    },
-  }))
+  mount(
+    defineComponent({
+      setup() {
+        made = useRecordings(shallowRef<Step | null>(step), () => ({
+          deviation: true,
+          twoTone: false,
+          resolutionHz: 100,
+          channelSpacingHz: 12_500,
+        }))
+        return () => h('p')
+      },
+    }),
+  )
   return made!
 }
 
@@ -71,7 +94,10 @@ describe('recordings brought in', () => {
     await recordings.bringIn([file])
     Object.assign(recordings.setup.value!, { fromS: 0.25, toS: 0.75, channel: 1 })
     await recordings.analyse()
-    expect(asked()).toMatchObject({ sampleCount: 48_000, choice: { fromS: 0.25, toS: 0.75, use: { kind: 'iq', pair: 1 } } })
+    expect(asked()).toMatchObject({
+      sampleCount: 48_000,
+      choice: { fromS: 0.25, toS: 0.75, use: { kind: 'iq', pair: 1 } },
+    })
     Object.assign(recordings.setup.value!, { fromS: 0.8, toS: 0.75, as: 'audio' })
     workers.analyseRecording.mockClear()
     await recordings.analyse()
@@ -117,7 +143,9 @@ describe('recordings brought in', () => {
     let finish = (_found: unknown) => {}
     workers.analyseRecording.mockImplementation((input: AnalyseInput) => {
       tell = input.onProgress
-      return new Promise((resolve) => { finish = resolve })
+      return new Promise(resolve => {
+        finish = resolve
+      })
     })
     const recordings = recordingsOf()
     const reading = recordings.bringIn([file])
@@ -139,7 +167,10 @@ describe('recordings brought in', () => {
     workers.lookAtRecordings.mockRejectedValueOnce(new Error('“a” was not brought in: it is empty.'))
     const recordings = recordingsOf()
     await recordings.bringIn([file])
-    expect(ui.notice).toMatchObject({ tone: 'problem', text: expect.stringContaining('it is empty') as string })
+    expect(ui.notice).toMatchObject({
+      tone: 'problem',
+      text: expect.stringContaining('it is empty') as string,
+    })
     workers.lookAtRecordings.mockResolvedValueOnce([])
     await recordings.bringIn([file])
     expect(ui.notice!.text).toContain('None of these files')

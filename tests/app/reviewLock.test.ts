@@ -5,7 +5,11 @@ import { lockReview, type LockState } from '~/storage/reviewLock'
 function fakeLocks() {
   const held = new Map<string, (reason: Error) => void>()
   return {
-    request(name: string, options: { ifAvailable?: boolean; steal?: boolean }, run: (lock: object | null) => Promise<void> | undefined): Promise<void> {
+    request(
+      name: string,
+      options: { ifAvailable?: boolean; steal?: boolean },
+      run: (lock: object | null) => Promise<void> | undefined,
+    ): Promise<void> {
       if (held.has(name) && !options.steal) return Promise.resolve(run(null))
       held.get(name)?.(new DOMException('stolen', 'AbortError'))
       return new Promise((resolve, reject) => {

@@ -1,7 +1,19 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
 import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
-import { listReviews, loadCurve, loadPicture, loadReview, loadTrace, removeReview, saveCurve, savePicture, saveReview, saveTrace, StorageError } from '~/storage/reviewStorage'
+import {
+  listReviews,
+  loadCurve,
+  loadPicture,
+  loadReview,
+  loadTrace,
+  removeReview,
+  saveCurve,
+  savePicture,
+  saveReview,
+  saveTrace,
+  StorageError,
+} from '~/storage/reviewStorage'
 
 const disk = vi.hoisted(() => ({ records: new Map<string, unknown>(), full: false, writes: [] as string[] }))
 
@@ -16,7 +28,8 @@ vi.mock('localforage', () => ({
       },
       removeItem: async (key: string) => void disk.records.delete(key),
       keys: async () => [...disk.records.keys()],
-      iterate: async (each: (value: unknown, key: string) => void) => disk.records.forEach((value, key) => each(value, key)),
+      iterate: async (each: (value: unknown, key: string) => void) =>
+        disk.records.forEach((value, key) => each(value, key)),
     }),
   },
 }))
@@ -41,18 +54,31 @@ describe('keeping reviews in the browser', () => {
 
   it('keeps head, readings and traces in records of their own, each with its form’s number', async () => {
     await saveReview(review)
-    await saveTrace(review.id, 't1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4) })
-    expect([...disk.records.keys()]).toEqual(['readings:demo-fell-race', 'head:demo-fell-race', 'trace:demo-fell-race:t1'])
-    for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
+    await saveTrace(review.id, 't1', {
+      frequenciesHz: Float64Array.of(1, 2),
+      levelsDbm: Float64Array.of(-3, -4),
+    })
+    expect([...disk.records.keys()]).toEqual([
+      'readings:demo-fell-race',
+      'head:demo-fell-race',
+      'trace:demo-fell-race:t1',
+    ])
+    for (const record of disk.records.values())
+      expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadTrace(review.id, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
     expect(await loadTrace(review.id, 't2')).toBeNull()
   })
 
   it('keeps curves, gaps and all, and pictures; removing a review takes them along', async () => {
     await saveReview(review)
-    await saveCurve(review.id, 'c1', { x: Float64Array.of(1), y: Float64Array.of(Number.NaN), y2: new Float64Array(0) })
+    await saveCurve(review.id, 'c1', {
+      x: Float64Array.of(1),
+      y: Float64Array.of(Number.NaN),
+      y2: new Float64Array(0),
+    })
     await savePicture(review.id, 'p1', 'data:image/jpeg;base64,AAAA')
-    for (const record of disk.records.values()) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
+    for (const record of disk.records.values())
+      expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadCurve(review.id, 'c1'))?.y).toEqual(Float64Array.of(Number.NaN))
     expect(await loadPicture(review.id, 'p1')).toBe('data:image/jpeg;base64,AAAA')
     expect([await loadCurve(review.id, 'c2'), await loadPicture(review.id, 'p2')]).toEqual([null, null])
@@ -89,7 +115,10 @@ describe('keeping reviews in the browser', () => {
     await saveReview({ ...newReview({ id: 'later', title: 'Later', at: '2026-12-01T00:00:00.000Z' }) })
     const heads = await listReviews()
     expect(heads.map(({ id }) => id)).toEqual(['later', 'demo-fell-race'])
-    expect(heads[1]).toMatchObject({ readingCount: review.readings.length, setNames: expect.arrayContaining(['Osmere Trek 2 A']) })
+    expect(heads[1]).toMatchObject({
+      readingCount: review.readings.length,
+      setNames: expect.arrayContaining(['Osmere Trek 2 A']),
+    })
   })
 
   it('removes a review with its traces and leaves its neighbours', async () => {
@@ -102,9 +131,14 @@ describe('keeping reviews in the browser', () => {
 
   it('refuses a record of a newer form and a damaged one', async () => {
     await saveReview(review)
-    const head = disk.records.get('head:demo-fell-race') as { schemaVersion: number; review: { title: unknown } }
+    const head = disk.records.get('head:demo-fell-race') as {
+      schemaVersion: number
+      review: { title: unknown }
+    }
     disk.records.set('head:demo-fell-race', { ...head, schemaVersion: REVIEW_SCHEMA_VERSION + 1 })
-    await expect(loadReview(review.id)).rejects.toThrowError(expect.objectContaining({ code: 'newer-version' }))
+    await expect(loadReview(review.id)).rejects.toThrowError(
+      expect.objectContaining({ code: 'newer-version' }),
+    )
     disk.records.set('head:demo-fell-race', { ...head, review: { ...head.review, title: 7 } })
     await expect(loadReview(review.id)).rejects.toThrowError(expect.objectContaining({ code: 'bad-review' }))
   })

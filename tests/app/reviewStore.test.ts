@@ -4,7 +4,12 @@ import type { Review } from '#core/review'
 import { useReviewStore } from '~/stores/review'
 import { useUiStore } from '~/stores/ui'
 
-const kept = vi.hoisted(() => ({ review: null as Review | null, saves: [] as Review[], fail: null as Error | null, onChange: null as ((state: 'mine' | 'elsewhere') => void) | null }))
+const kept = vi.hoisted(() => ({
+  review: null as Review | null,
+  saves: [] as Review[],
+  fail: null as Error | null,
+  onChange: null as ((state: 'mine' | 'elsewhere') => void) | null,
+}))
 
 vi.mock('~/storage/reviewStorage', () => ({
   loadReview: async () => kept.review,
@@ -47,7 +52,11 @@ describe('the review store', () => {
   it('changes only through change, saves at once, and keeps the old document whole', async () => {
     const store = await opened()
     const before = store.review!
-    expect(store.change('a title', (draft) => { draft.title = 'New' })).toBe(true)
+    expect(
+      store.change('a title', draft => {
+        draft.title = 'New'
+      }),
+    ).toBe(true)
     expect(store.review!.title).toBe('New')
     expect(before.title).toContain('Fell-race')
     await vi.waitFor(() => expect(kept.saves.at(-1)?.title).toBe('New'))
@@ -57,15 +66,21 @@ describe('the review store', () => {
   it('undoes and does again, and forgets the future after a new change', async () => {
     const store = await opened()
     const first = store.review!.title
-    store.change('one', (draft) => { draft.title = 'One' })
-    store.change('two', (draft) => { draft.title = 'Two' })
+    store.change('one', draft => {
+      draft.title = 'One'
+    })
+    store.change('two', draft => {
+      draft.title = 'Two'
+    })
     store.undo()
     store.undo()
     expect(store.review!.title).toBe(first)
     expect(store.canUndo).toBe(false)
     store.redo()
     expect(store.review!.title).toBe('One')
-    store.change('three', (draft) => { draft.title = 'Three' })
+    store.change('three', draft => {
+      draft.title = 'Three'
+    })
     expect(store.canRedo).toBe(false)
     store.undo()
     expect(store.review!.title).toBe('One')
@@ -73,7 +88,9 @@ describe('the review store', () => {
 
   it('takes no step for a change that changes nothing', async () => {
     const store = await opened()
-    store.change('nothing', (draft) => { draft.title = String(draft.title) })
+    store.change('nothing', draft => {
+      draft.title = String(draft.title)
+    })
     expect(store.canUndo).toBe(false)
   })
 
@@ -82,7 +99,11 @@ describe('the review store', () => {
     kept.onChange!('elsewhere')
     expect(store.readOnly).toBe(true)
     const title = store.review!.title
-    expect(store.change('a title', (draft) => { draft.title = 'Stolen' })).toBe(false)
+    expect(
+      store.change('a title', draft => {
+        draft.title = 'Stolen'
+      }),
+    ).toBe(false)
     expect(store.review!.title).toBe(title)
     expect(useUiStore().notice?.text).toContain('another tab')
     await store.takeOver()
@@ -92,7 +113,9 @@ describe('the review store', () => {
   it('says when a change could not be saved and keeps it on the screen', async () => {
     const store = await opened()
     kept.fail = new Error('The browser’s storage is full.')
-    store.change('a title', (draft) => { draft.title = 'Unsaved' })
+    store.change('a title', draft => {
+      draft.title = 'Unsaved'
+    })
     await vi.waitFor(() => expect(store.saveState.kind).toBe('failed'))
     expect(store.review!.title).toBe('Unsaved')
     expect(useUiStore().notice).toMatchObject({ tone: 'problem' })

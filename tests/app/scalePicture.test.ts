@@ -7,8 +7,12 @@ const drawn = vi.fn()
 describe('pictures for keeping', () => {
   beforeEach(() => {
     drawn.mockReset()
-    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({ drawImage: drawn } as unknown as null)
-    vi.spyOn(HTMLCanvasElement.prototype, 'toDataURL').mockReturnValue(`data:image/jpeg;base64,${'A'.repeat(400)}`)
+    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({
+      drawImage: drawn,
+    } as unknown as null)
+    vi.spyOn(HTMLCanvasElement.prototype, 'toDataURL').mockReturnValue(
+      `data:image/jpeg;base64,${'A'.repeat(400)}`,
+    )
   })
 
   afterEach(() => {
@@ -17,7 +21,10 @@ describe('pictures for keeping', () => {
   })
 
   it.each([
-    [4000, 3000, LONGEST_SIDE, 960], [3000, 4000, 960, LONGEST_SIDE], [640, 480, 640, 480], [5000, 1, LONGEST_SIDE, 1],
+    [4000, 3000, LONGEST_SIDE, 960],
+    [3000, 4000, 960, LONGEST_SIDE],
+    [640, 480, 640, 480],
+    [5000, 1, LONGEST_SIDE, 1],
   ])('of %i × %i are %i × %i', async (width, height, wantedWidth, wantedHeight) => {
     const bitmap = picture(width, height)
     vi.stubGlobal('createImageBitmap', async () => bitmap)
@@ -31,7 +38,9 @@ describe('pictures for keeping', () => {
     vi.stubGlobal('createImageBitmap', async () => {
       throw new Error('no')
     })
-    await expect(scalePicture(new File(['x'], 'words.txt'))).rejects.toThrow('no picture this browser can read')
+    await expect(scalePicture(new File(['x'], 'words.txt'))).rejects.toThrow(
+      'no picture this browser can read',
+    )
     const huge = new File(['x'], 'huge.png')
     Object.defineProperty(huge, 'size', { value: 50_000_000 })
     await expect(scalePicture(huge)).rejects.toThrow('40 MB')

@@ -4,8 +4,19 @@ import * as vue from 'vue'
 
 // Nuxt brings these in by itself; here they stand in the global scope.
 Object.assign(globalThis, {
-  computed: vue.computed, ref: vue.ref, shallowRef: vue.shallowRef, watch: vue.watch, watchEffect: vue.watchEffect, nextTick: vue.nextTick, reactive: vue.reactive, markRaw: vue.markRaw, toRaw: vue.toRaw,
-  useTemplateRef: vue.useTemplateRef, onMounted: vue.onMounted, onBeforeUnmount: vue.onBeforeUnmount, defineStore,
+  computed: vue.computed,
+  ref: vue.ref,
+  shallowRef: vue.shallowRef,
+  watch: vue.watch,
+  watchEffect: vue.watchEffect,
+  nextTick: vue.nextTick,
+  reactive: vue.reactive,
+  markRaw: vue.markRaw,
+  toRaw: vue.toRaw,
+  useTemplateRef: vue.useTemplateRef,
+  onMounted: vue.onMounted,
+  onBeforeUnmount: vue.onBeforeUnmount,
+  defineStore,
 })
 const { useUiStore } = await import('~/stores/ui')
 Object.assign(globalThis, { useUiStore })

@@ -3,19 +3,35 @@ import { demoReview } from '#core/demo'
 import { type CurvePoints, type Review, type TracePoints, writeReviewFile } from '#core/review'
 import { useShelfStore } from '~/stores/shelf'
 
-const disk = vi.hoisted(() => ({ reviews: new Map<string, Review>(), traces: new Map<string, TracePoints>(), curves: new Map<string, CurvePoints>(), pictures: new Map<string, string>() }))
+const disk = vi.hoisted(() => ({
+  reviews: new Map<string, Review>(),
+  traces: new Map<string, TracePoints>(),
+  curves: new Map<string, CurvePoints>(),
+  pictures: new Map<string, string>(),
+}))
 
 vi.mock('~/storage/reviewStorage', () => ({
-  listReviews: async () => [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({ id, title, updatedAt, readingCount: readings.length, setNames: [] })),
+  listReviews: async () =>
+    [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({
+      id,
+      title,
+      updatedAt,
+      readingCount: readings.length,
+      setNames: [],
+    })),
   loadReview: async (id: string) => disk.reviews.get(id) ?? null,
   loadTrace: async (reviewId: string, traceId: string) => disk.traces.get(`${reviewId}:${traceId}`) ?? null,
   loadCurve: async (reviewId: string, curveId: string) => disk.curves.get(`${reviewId}:${curveId}`) ?? null,
-  saveCurve: async (reviewId: string, curveId: string, points: CurvePoints) => void disk.curves.set(`${reviewId}:${curveId}`, points),
-  loadPicture: async (reviewId: string, pictureId: string) => disk.pictures.get(`${reviewId}:${pictureId}`) ?? null,
-  savePicture: async (reviewId: string, pictureId: string, dataUrl: string) => void disk.pictures.set(`${reviewId}:${pictureId}`, dataUrl),
+  saveCurve: async (reviewId: string, curveId: string, points: CurvePoints) =>
+    void disk.curves.set(`${reviewId}:${curveId}`, points),
+  loadPicture: async (reviewId: string, pictureId: string) =>
+    disk.pictures.get(`${reviewId}:${pictureId}`) ?? null,
+  savePicture: async (reviewId: string, pictureId: string, dataUrl: string) =>
+    void disk.pictures.set(`${reviewId}:${pictureId}`, dataUrl),
   removeReview: async (id: string) => void disk.reviews.delete(id),
   saveReview: async (review: Review) => void disk.reviews.set(review.id, review),
-  saveTrace: async (reviewId: string, traceId: string, points: TracePoints) => void disk.traces.set(`${reviewId}:${traceId}`, points),
+  saveTrace: async (reviewId: string, traceId: string, points: TracePoints) =>
+    void disk.traces.set(`${reviewId}:${traceId}`, points),
 }))
 
 const fileOf = (text: string) => new File([text], 'x.review.json', { type: 'application/json' })
@@ -46,14 +62,25 @@ describe('the shelf', () => {
   it('reads a file without storing it, then puts it with its traces, curves and pictures', async () => {
     const shelf = useShelfStore()
     const demo = demoReview()
-    demo.review.pictures.push({ id: 'p1', setId: 'trek-a', stepId: 's', name: 'bench.jpg', width: 4, height: 3, bytes: 3, at: '2026-11-20T00:00:00.000Z' })
+    demo.review.pictures.push({
+      id: 'p1',
+      setId: 'trek-a',
+      stepId: 's',
+      name: 'bench.jpg',
+      width: 4,
+      height: 3,
+      bytes: 3,
+      at: '2026-11-20T00:00:00.000Z',
+    })
     demo.pictures.set('p1', 'data:image/jpeg;base64,AAAA')
-    const bundle = await shelf.readFile(fileOf(writeReviewFile(demo, { version: '0.1.0', at: '2026-11-20T00:00:00.000Z' })))
+    const bundle = await shelf.readFile(
+      fileOf(writeReviewFile(demo, { version: '0.1.0', at: '2026-11-20T00:00:00.000Z' })),
+    )
     expect(disk.reviews.size).toBe(0)
     await shelf.put(bundle)
     expect(disk.traces.size).toBe(1)
     expect(disk.curves.size).toBe(demo.review.curves.length)
-    expect((await shelf.bundleOf('demo-fell-race'))).toEqual(demo)
+    expect(await shelf.bundleOf('demo-fell-race')).toEqual(demo)
     expect(await shelf.bundleOf('nowhere')).toBeNull()
   })
 

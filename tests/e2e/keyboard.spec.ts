@@ -20,7 +20,9 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
     await tabAndType(page, 'Voltage', '7,4')
     await tabAndType(page, 'Capacity', '1.8')
     await tabAndType(page, 'Energy', '13.32')
-    await expect(page.getByTestId('battery-check')).toContainText('7.4 V × 1.8 Ah = 13.32 Wh, as the label says')
+    await expect(page.getByTestId('battery-check')).toContainText(
+      '7.4 V × 1.8 Ah = 13.32 Wh, as the label says',
+    )
     await tabAndType(page, 'Another band', '2 m')
     await tabTo(page, '2 m High', { back: true })
     await page.keyboard.press('Control+A')
@@ -82,7 +84,9 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
       await page.keyboard.type(loss)
       await page.keyboard.press('Enter')
     }
-    await expect(page.getByText('Offset if you want the instrument to show the radio: +50.00 dB at 146.52 MHz')).toBeVisible()
+    await expect(
+      page.getByText('Offset if you want the instrument to show the radio: +50.00 dB at 146.52 MHz'),
+    ).toBeVisible()
     await expect(page.getByText('×7 and up of 146.520 MHz lie above 960 MHz: not covered')).toBeVisible()
   })
 

@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { DEMO, harmonicRow, openDemo, saved, TREK_B_HIGH } from './support'
 
-test('a path is measured in two rounds, stands for new readings, and judges old ones only when asked', async ({ page }) => {
+test('a path is measured in two rounds, stands for new readings, and judges old ones only when asked', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/bench?set=trek-b&chain=pocket50`)
   await page.getByRole('button', { name: /^30 dB pad/ }).click()
@@ -13,7 +15,11 @@ test('a path is measured in two rounds, stands for new readings, and judges old 
     await page.keyboard.type('-20')
     await page.keyboard.press('Enter')
   }
-  await expect(dialog.getByText('Touch nothing else', { exact: false }).or(dialog.getByText('touch nothing else', { exact: false }))).toBeVisible()
+  await expect(
+    dialog
+      .getByText('Touch nothing else', { exact: false })
+      .or(dialog.getByText('touch nothing else', { exact: false })),
+  ).toBeVisible()
   for (let i = 0; i < 6; i++) {
     await page.keyboard.type('-51')
     await page.keyboard.press('Enter')
@@ -52,7 +58,9 @@ test('the pad test and the control radio have verdicts of their own', async ({ p
   await expect(page.getByText('it is made in the analyser', { exact: false })).toBeVisible()
 })
 
-test('several rulebooks, an own copy that is changed, refused in words, taken away and brought in', async ({ page }) => {
+test('several rulebooks, an own copy that is changed, refused in words, taken away and brought in', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/rulebooks?set=trek-b`)
   await page.getByRole('checkbox', { name: /ITU spurious, category A/ }).check()
@@ -61,7 +69,11 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   await page.getByRole('button', { name: 'Show the clauses of UK CB 27/81' }).click()
   await expect(page.getByText('L, switched off').first()).toBeVisible()
 
-  await page.getByRole('button', { name: 'Show the clauses of Good practice', exact: false }).or(page.getByRole('button', { name: 'Show the clauses of US amateur' })).first().click()
+  await page
+    .getByRole('button', { name: 'Show the clauses of Good practice', exact: false })
+    .or(page.getByRole('button', { name: 'Show the clauses of US amateur' }))
+    .first()
+    .click()
   await page.getByRole('button', { name: 'Copy and change' }).click()
   await expect(page.getByRole('heading', { name: 'US amateur, my copy' })).toBeVisible()
   const clause = page.getByRole('article', { name: 'Clause 47 CFR 97.307(e)' }).first()
@@ -74,14 +86,31 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   await page.getByLabel('Title').press('Enter')
   await expect(page.getByRole('heading', { name: 'Race rules' })).toBeVisible()
   await expect(page.getByTestId('rulebook-wrong')).toHaveCount(0)
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take away as a file' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take away as a file' }).click(),
+  ])
   const file = readFileSync(await download.path(), 'utf8')
-  expect(JSON.parse(file)).toMatchObject({ format: 'rigorous-meter-rulebook', formatVersion: 1, title: 'Race rules', owner: 'reviewer', basedOn: 'us-amateur' })
+  expect(JSON.parse(file)).toMatchObject({
+    format: 'rigorous-meter-rulebook',
+    formatVersion: 1,
+    title: 'Race rules',
+    owner: 'reviewer',
+    basedOn: 'us-amateur',
+  })
 
   await page.getByRole('link', { name: 'Back to the rulebooks' }).click()
-  await page.getByLabel('Rulebook file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(file.replace('"relative"', '"sideways"')) })
+  await page.getByLabel('Rulebook file').setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('"relative"', '"sideways"')),
+  })
   await expect(page.getByTestId('notice')).toContainText('Nothing was changed')
-  await page.getByLabel('Rulebook file').setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: Buffer.from(file.replaceAll('Race rules', 'Valley rules')) })
+  await page.getByLabel('Rulebook file').setInputFiles({
+    name: 'good.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replaceAll('Race rules', 'Valley rules')),
+  })
   await page.getByRole('checkbox', { name: /Valley rules/ }).check()
   await saved(page)
   await page.goto(`${DEMO}/report?set=trek-b`)
@@ -89,7 +118,9 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   await expect(page.getByText('Valley rules (the reviewer’s own)', { exact: false }).first()).toBeVisible()
 })
 
-test('the decision rule changes the words, the reason and the budget explain themselves', async ({ page }) => {
+test('the decision rule changes the words, the reason and the budget explain themselves', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
   await expect(harmonicRow(page, 3)).toContainText('Too close to call')

@@ -19,23 +19,26 @@ test('a journal left by a tab that died in the middle of a write is taken up', a
   await page.goto(`${DEMO}/card?set=trek-b`)
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£38')
   await page.goto('/')
-  await page.evaluate(() => new Promise<void>((resolve) => {
-    const open = indexedDB.open('rigorous-meter')
-    open.onsuccess = () => {
-      const store = open.result.transaction('reviews').objectStore('reviews')
-      const head = store.get('head:demo-fell-race')
-      head.onsuccess = () => {
-        const readings = store.get('readings:demo-fell-race')
-        readings.onsuccess = () => {
-          const review = { ...head.result.review, readings: readings.result.readings }
-          review.sets[1].price = '£39'
-          localStorage.setItem('rigorous-meter:journal:demo-fell-race', JSON.stringify(review))
-          open.result.close()
-          resolve()
+  await page.evaluate(
+    () =>
+      new Promise<void>(resolve => {
+        const open = indexedDB.open('rigorous-meter')
+        open.onsuccess = () => {
+          const store = open.result.transaction('reviews').objectStore('reviews')
+          const head = store.get('head:demo-fell-race')
+          head.onsuccess = () => {
+            const readings = store.get('readings:demo-fell-race')
+            readings.onsuccess = () => {
+              const review = { ...head.result.review, readings: readings.result.readings }
+              review.sets[1].price = '£39'
+              localStorage.setItem('rigorous-meter:journal:demo-fell-race', JSON.stringify(review))
+              open.result.close()
+              resolve()
+            }
+          }
         }
-      }
-    }
-  }))
+      }),
+  )
   await page.goto(`${DEMO}/card?set=trek-b`)
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£39')
 })
@@ -56,19 +59,27 @@ test('undo and redo, by key and by button', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 })
 
-test('a review goes away as a file and comes back on another browser with every figure the same', async ({ page, browser }) => {
+test('a review goes away as a file and comes back on another browser with every figure the same', async ({
+  page,
+  browser,
+}) => {
   await openDemo(page)
   await page.goto(TREK_B_HIGH)
   await expect(harmonicRow(page, 2)).toContainText('Outside by')
   const rows = await page.locator('table.harmonics').innerText()
   await page.goto(`${DEMO}/report`)
   const paper = await page.locator('article').innerText()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take the review away' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take the review away' }).click(),
+  ])
   const path = await download.path()
 
   const other = await (await browser.newContext()).newPage()
   await other.goto('/')
-  await other.getByTestId('review-file').setInputFiles({ name: 'x.review.json', mimeType: 'application/json', buffer: readFileSync(path) })
+  await other
+    .getByTestId('review-file')
+    .setInputFiles({ name: 'x.review.json', mimeType: 'application/json', buffer: readFileSync(path) })
   await expect(other.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
   await other.goto(TREK_B_HIGH)
   await expect(harmonicRow(other, 2)).toContainText('Outside by')
@@ -83,11 +94,16 @@ test('a review goes away as a file and comes back on another browser with every 
 test('a review that is there already is never overwritten unasked', async ({ page }) => {
   await openDemo(page)
   await page.goto(`${DEMO}/report`)
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take the review away' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take the review away' }).click(),
+  ])
   const buffer = readFileSync(await download.path())
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
-  await page.getByTestId('review-file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer })
+  await page
+    .getByTestId('review-file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer })
   await expect(page.getByRole('dialog')).toContainText('This review is on the shelf already')
   await page.getByRole('button', { name: 'Keep both' }).click()
   await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds (copy)' })).toBeVisible()
@@ -107,14 +123,16 @@ test('the shelf refuses bad files in plain words and stays as it was', async ({ 
   await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
   for (const [name, content, words] of BAD) {
     await test.step(name, async () => {
-      await page.getByTestId('review-file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
+      await page
+        .getByTestId('review-file')
+        .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
       await expect(page.getByTestId('notice')).toContainText(name)
       await expect(page.getByTestId('notice')).toContainText(words)
       await expect(page.getByTestId('notice')).toContainText('as it was')
       await expect(page.locator('.review')).toHaveCount(1)
     })
   }
-  expect(await page.evaluate(() => ({} as { polluted?: number }).polluted)).toBeUndefined()
+  expect(await page.evaluate(() => (({}) as { polluted?: number }).polluted)).toBeUndefined()
 })
 
 test('two tabs: the second is read-only, follows, and can take over', async ({ page, context }) => {

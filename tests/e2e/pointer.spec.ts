@@ -7,7 +7,12 @@ test('the same job by pointer', async ({ page }) => {
   await page.getByRole('button', { name: 'Start a review' }).click()
 
   await page.getByRole('button', { name: 'Add a radio' }).click()
-  for (const [label, text] of [['Make', 'Quillet'], ['Model', 'Mini 4'], ['Battery or supply now', 'battery full']] as const) await page.getByLabel(label, { exact: true }).fill(text)
+  for (const [label, text] of [
+    ['Make', 'Quillet'],
+    ['Model', 'Mini 4'],
+    ['Battery or supply now', 'battery full'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByLabel('Another band').fill('2 m')
   await page.getByRole('button', { name: 'Add a band' }).click()
   await page.getByLabel('2 m High').fill('3 W')
@@ -37,7 +42,10 @@ test('the same job by pointer', async ({ page }) => {
     await page.mouse.down()
     // At the pace of a hand: the list looks where the pointer is twenty times a second.
     for (let i = 1; i <= 8; i++) {
-      await page.mouse.move(from.x + from.width / 2 + ((to.x + 12 - from.x - from.width / 2) * i) / 8, from.y + 22)
+      await page.mouse.move(
+        from.x + from.width / 2 + ((to.x + 12 - from.x - from.width / 2) * i) / 8,
+        from.y + 22,
+      )
       await page.waitForTimeout(70)
     }
     await page.mouse.up()
@@ -46,7 +54,12 @@ test('the same job by pointer', async ({ page }) => {
   })
 
   await page.getByRole('link', { name: /Harmonics/ }).click()
-  for (const [n, text] of [[1, '-25.2'], [2, '-90'], [3, '-88,5']] as const) await harmonicRow(page, n).getByRole('textbox').fill(text)
+  for (const [n, text] of [
+    [1, '-25.2'],
+    [2, '-90'],
+    [3, '-88,5'],
+  ] as const)
+    await harmonicRow(page, n).getByRole('textbox').fill(text)
   await page.getByRole('heading', { name: /Harmonics/ }).click()
   await expect(harmonicRow(page, 2)).toContainText('Inside by')
   await saved(page)

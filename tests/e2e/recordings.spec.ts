@@ -3,7 +3,10 @@ import { expect, type Page, test } from '@playwright/test'
 import { DEMO, openDemo } from './support'
 
 /** Little-endian chunks of a WAV file. */
-function wav(samples: Int16Array | Float32Array, of: { rate: number; channels: number; promise?: number }): Buffer {
+function wav(
+  samples: Int16Array | Float32Array,
+  of: { rate: number; channels: number; promise?: number },
+): Buffer {
   const float = samples instanceof Float32Array
   const data = Buffer.from(samples.buffer, samples.byteOffset, samples.byteLength)
   const head = Buffer.alloc(44)
@@ -37,26 +40,46 @@ function fmSamples(of: { rate: number; seconds: number; offsetHz: number; deviat
 
 /** Two tones and one product, as audio. */
 function twoToneSamples(rate: number): Float32Array {
-  return Float32Array.from({ length: rate * 2 }, (_unused, n) => [[700, 0.3], [1900, 0.3], [3100, 0.3 * 10 ** (-30 / 20)]].reduce((sum, [hz, a]) => sum + a! * Math.cos(2 * Math.PI * hz! * n / rate), 0))
+  return Float32Array.from({ length: rate * 2 }, (_unused, n) =>
+    [
+      [700, 0.3],
+      [1900, 0.3],
+      [3100, 0.3 * 10 ** (-30 / 20)],
+    ].reduce((sum, [hz, a]) => sum + a! * Math.cos((2 * Math.PI * hz! * n) / rate), 0),
+  )
 }
 
 async function drop(page: Page, files: { name: string; bytes: Buffer }[]): Promise<void> {
-  const transfer = await page.evaluateHandle((given) => {
-    const data = new DataTransfer()
-    for (const { name, base64 } of given) data.items.add(new File([Uint8Array.from(atob(base64), letter => letter.charCodeAt(0))], name))
-    return data
-  }, files.map(({ name, bytes }) => ({ name, base64: bytes.toString('base64') })))
+  const transfer = await page.evaluateHandle(
+    given => {
+      const data = new DataTransfer()
+      for (const { name, base64 } of given)
+        data.items.add(new File([Uint8Array.from(atob(base64), letter => letter.charCodeAt(0))], name))
+      return data
+    },
+    files.map(({ name, bytes }) => ({ name, base64: bytes.toString('base64') })),
+  )
   await page.locator('.columns').dispatchEvent('drop', { dataTransfer: transfer })
 }
 
 const dialog = (page: Page) => page.getByTestId('recording')
 const DEVIATION = `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`
 
-test('a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload', async ({ page }) => {
+test('a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
-  await drop(page, [{ name: 'mini.wav', bytes: wav(fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 4000, deviationHz: 2000 }), { rate: 96_000, channels: 2 }) }])
+  await drop(page, [
+    {
+      name: 'mini.wav',
+      bytes: wav(fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 4000, deviationHz: 2000 }), {
+        rate: 96_000,
+        channels: 2,
+      }),
+    },
+  ])
   await expect(dialog(page)).toContainText('WAV, 16-bit, 2 channels')
   await expect(dialog(page)).toContainText('One tone, fitted')
   await expect(dialog(page)).toContainText(/half peak to peak (2\.000|1\.99\d|2\.00\d)\skHz/)
@@ -65,10 +88,15 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
   await page.getByRole('button', { name: 'Whole width' }).click()
   const csv = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Spectrum as CSV' }).click()
-  expect((await readFile(await (await csv).path(), 'utf8')).split('\r\n')[0]).toContain('frequencyHz,meanDbc,highestDbc')
+  expect((await readFile(await (await csv).path(), 'utf8')).split('\r\n')[0]).toContain(
+    'frequencyHz,meanDbc,highestDbc',
+  )
   const annotated = page.waitForEvent('download')
   await page.getByRole('button', { name: 'SigMF annotations' }).click()
-  const meta = JSON.parse(await readFile(await (await annotated).path(), 'utf8')) as { global: Record<string, unknown>; annotations: { 'core:label': string }[] }
+  const meta = JSON.parse(await readFile(await (await annotated).path(), 'utf8')) as {
+    global: Record<string, unknown>
+    annotations: { 'core:label': string }[]
+  }
   expect(meta.global['core:datatype']).toBe('ci16_le')
   expect(meta.annotations.map(one => one['core:label'])).toContain('carrier')
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
@@ -83,13 +111,22 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
   await expect(page.getByText('from mini.wav (SHA-256', { exact: false })).toBeVisible()
 })
 
-test('SigMF is dropped as two files; the frequency is known to the hertz, the bandwidth has its neighbours', async ({ page }) => {
+test('SigMF is dropped as two files; the frequency is known to the hertz, the bandwidth has its neighbours', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
   await expect(page.locator('[data-slot=cold] input')).toBeEnabled()
   const data = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 20_000 - 123.4, deviationHz: 1500 })
-  const meta = { global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 96_000 }, captures: [{ 'core:sample_start': 0, 'core:frequency': 146.5e6 }], annotations: [] }
-  const files = [{ name: 'mini.sigmf-data', bytes: Buffer.from(data.buffer) }, { name: 'mini.sigmf-meta', bytes: Buffer.from(JSON.stringify(meta)) }]
+  const meta = {
+    global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 96_000 },
+    captures: [{ 'core:sample_start': 0, 'core:frequency': 146.5e6 }],
+    annotations: [],
+  }
+  const files = [
+    { name: 'mini.sigmf-data', bytes: Buffer.from(data.buffer) },
+    { name: 'mini.sigmf-meta', bytes: Buffer.from(JSON.stringify(meta)) },
+  ]
   await drop(page, files)
   await expect(dialog(page)).toContainText('Carrier 146.519877 MHz')
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
@@ -111,8 +148,24 @@ test('captures are recordings of their own, and a part of one may be read alone'
   const quiet = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 10_000, deviationHz: 1500 })
   const loud = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 6000, deviationHz: 2400 })
   const bytes = Buffer.concat([Buffer.from(quiet.buffer), Buffer.from(loud.buffer)])
-  const meta = (captures: object[]) => Buffer.from(JSON.stringify({ global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 96_000 }, captures, annotations: [] }))
-  await drop(page, [{ name: 'two.sigmf-data', bytes }, { name: 'two.sigmf-meta', bytes: meta([{ 'core:sample_start': 0, 'core:frequency': 146_510_000 }, { 'core:sample_start': 96_000, 'core:frequency': 146_514_000 }]) }])
+  const meta = (captures: object[]) =>
+    Buffer.from(
+      JSON.stringify({
+        global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 96_000 },
+        captures,
+        annotations: [],
+      }),
+    )
+  await drop(page, [
+    { name: 'two.sigmf-data', bytes },
+    {
+      name: 'two.sigmf-meta',
+      bytes: meta([
+        { 'core:sample_start': 0, 'core:frequency': 146_510_000 },
+        { 'core:sample_start': 96_000, 'core:frequency': 146_514_000 },
+      ]),
+    },
+  ])
   await expect(dialog(page)).toContainText(/half peak to peak 1\.(500|499|501)\skHz/)
   await dialog(page).getByLabel('Which of the recordings').focus()
   await page.keyboard.press('ArrowDown')
@@ -120,7 +173,15 @@ test('captures are recordings of their own, and a part of one may be read alone'
   await expect(dialog(page)).toContainText(/half peak to peak 2\.(400|399|401)\skHz/)
   await page.getByRole('button', { name: 'Leave it' }).click()
 
-  await drop(page, [{ name: 'one.wav', bytes: wav(new Int16Array(bytes.buffer, bytes.byteOffset, bytes.byteLength / 2), { rate: 96_000, channels: 2 }) }])
+  await drop(page, [
+    {
+      name: 'one.wav',
+      bytes: wav(new Int16Array(bytes.buffer, bytes.byteOffset, bytes.byteLength / 2), {
+        rate: 96_000,
+        channels: 2,
+      }),
+    },
+  ])
   await expect(dialog(page)).toContainText('all of it')
   await dialog(page).getByText('How it is read').click()
   await dialog(page).getByLabel('Only from').fill('1.1')
@@ -130,7 +191,9 @@ test('captures are recordings of their own, and a part of one may be read alone'
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
   await expect(page.locator('[data-slot=tone] input')).toHaveValue(/kHz$/)
   await page.locator('[data-slot=tone] input').focus()
-  await expect(page.getByText('Only from 1.1 s to the end of the recording.', { exact: false }).first()).toBeVisible()
+  await expect(
+    page.getByText('Only from 1.1 s to the end of the recording.', { exact: false }).first(),
+  ).toBeVisible()
 })
 
 test('two tones come in as audio', async ({ page }) => {
@@ -144,16 +207,22 @@ test('two tones come in as audio', async ({ page }) => {
   await expect(page.getByText('36.0 dB below PEP', { exact: false })).toBeVisible()
 })
 
-test('truncated, too slow, incomplete and foreign files are told in plain words, and nothing is lost', async ({ page }) => {
+test('truncated, too slow, incomplete and foreign files are told in plain words, and nothing is lost', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   const good = fmSamples({ rate: 96_000, seconds: 0.5, offsetHz: 0, deviationHz: 2000 })
-  await drop(page, [{ name: 'cut.wav', bytes: wav(good, { rate: 96_000, channels: 2, promise: 4 * good.byteLength }) }])
+  await drop(page, [
+    { name: 'cut.wav', bytes: wav(good, { rate: 96_000, channels: 2, promise: 4 * good.byteLength }) },
+  ])
   await expect(dialog(page)).toContainText('The file was cut short: it promises 2.00 s and holds 0.50 s')
   await page.getByRole('button', { name: 'Leave it' }).click()
   await drop(page, [{ name: 'slow.wav', bytes: wav(good, { rate: 8_000, channels: 2 }) }])
-  await expect(dialog(page).getByRole('alert')).toContainText('8000 samples a second; a deviation needs 20000 or more')
+  await expect(dialog(page).getByRole('alert')).toContainText(
+    '8000 samples a second; a deviation needs 20000 or more',
+  )
   await dialog(page).getByLabel('Samples a second').fill('96000')
   await page.keyboard.press('Enter')
   await dialog(page).getByRole('button', { name: 'Read again' }).click()
@@ -169,7 +238,9 @@ test('truncated, too slow, incomplete and foreign files are told in plain words,
   await expect(page.locator('[data-slot=tone] input')).toHaveValue('')
 })
 
-test('300 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({ page }) => {
+test('300 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
   await expect(page.locator('[data-slot=obw] input')).toBeEnabled()
@@ -177,13 +248,26 @@ test('300 MB of I/Q are read in slices while the page stays awake, and can be ca
   await page.evaluate(() => {
     const piece = new Int16Array(2 * 960_000)
     for (let n = 0; n < 960_000; n++) {
-      const phase = 2 * Math.PI * ((15_000 * n) / 2_400_000) - 2 * Math.cos((2 * Math.PI * 1000 * n) / 2_400_000)
+      const phase =
+        2 * Math.PI * ((15_000 * n) / 2_400_000) - 2 * Math.cos((2 * Math.PI * 1000 * n) / 2_400_000)
       piece[2 * n] = Math.round(9000 * Math.cos(phase))
       piece[2 * n + 1] = Math.round(9000 * Math.sin(phase))
     }
     const part = new Blob([piece])
-    const data = new File(Array.from({ length: 78 }, () => part), 'long.sigmf-data')
-    const meta = new File([JSON.stringify({ global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 2_400_000 }, captures: [{ 'core:sample_start': 0 }], annotations: [] })], 'long.sigmf-meta')
+    const data = new File(
+      Array.from({ length: 78 }, () => part),
+      'long.sigmf-data',
+    )
+    const meta = new File(
+      [
+        JSON.stringify({
+          global: { 'core:datatype': 'ci16_le', 'core:version': '1.0.0', 'core:sample_rate': 2_400_000 },
+          captures: [{ 'core:sample_start': 0 }],
+          annotations: [],
+        }),
+      ],
+      'long.sigmf-meta',
+    )
     const transfer = new DataTransfer()
     transfer.items.add(data)
     transfer.items.add(meta)
@@ -198,7 +282,10 @@ test('300 MB of I/Q are read in slices while the page stays awake, and can be ca
       requestAnimationFrame(look)
     }
     requestAnimationFrame(look)
-    watch.again = () => document.querySelector('.columns')!.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
+    watch.again = () =>
+      document
+        .querySelector('.columns')!
+        .dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
     watch.again()
   })
   expect(await page.evaluate(() => (window as unknown as { size: number }).size)).toBeGreaterThan(290e6)

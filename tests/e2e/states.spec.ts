@@ -1,9 +1,22 @@
 import { expect, type Page, test } from '@playwright/test'
 import { DEMO, harmonicRow, openDemo } from './support'
 
-const STATIONS = ['carrier-power', 'power-over-time', 'harmonics', 'off-air', 'deviation', 'frequency', 'bandwidth', 'two-tone', 'stress']
+const STATIONS = [
+  'carrier-power',
+  'power-over-time',
+  'harmonics',
+  'off-air',
+  'deviation',
+  'frequency',
+  'bandwidth',
+  'two-tone',
+  'stress',
+]
 const PLACES = ['card', 'rulebooks', 'bench', 'run', ...STATIONS, 'findings', 'report']
-const LONG = 'A set with a very long name that nobody would print on a box but somebody will type all the same '.repeat(2).trim()
+const LONG =
+  'A set with a very long name that nobody would print on a box but somebody will type all the same '
+    .repeat(2)
+    .trim()
 
 async function sideways(page: Page): Promise<number> {
   return page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
@@ -17,7 +30,13 @@ test('every place of an empty review says what to do next', async ({ page }) => 
   await page.getByRole('button', { name: 'Start a review' }).click()
   await expect(page.getByRole('heading', { name: 'No radio yet' })).toBeVisible()
   const base = page.url().replace(/\/card.*/, '')
-  for (const [place, words] of [['bench', 'Nothing on the bench yet'], ['run', 'Nothing is planned yet'], ...STATIONS.map(station => [station, 'Add a radio first'] as const), ['findings', 'Nothing to say yet'], ['report', 'No bench is recorded']] as const) {
+  for (const [place, words] of [
+    ['bench', 'Nothing on the bench yet'],
+    ['run', 'Nothing is planned yet'],
+    ...STATIONS.map(station => [station, 'Add a radio first'] as const),
+    ['findings', 'Nothing to say yet'],
+    ['report', 'No bench is recorded'],
+  ] as const) {
     await page.goto(`${base}/${place}`)
     await expect(page.getByText(words).first()).toBeVisible()
   }
@@ -25,7 +44,13 @@ test('every place of an empty review says what to do next', async ({ page }) => 
   await page.getByRole('button', { name: 'Add a radio' }).click()
   for (const station of STATIONS) {
     await page.goto(`${base}/${station}`)
-    await expect(page.getByText(/Nothing is planned yet|has none on its card|no SSB band on its card|stays shut until the owner/).first()).toBeVisible()
+    await expect(
+      page
+        .getByText(
+          /Nothing is planned yet|has none on its card|no SSB band on its card|stays shut until the owner/,
+        )
+        .first(),
+    ).toBeVisible()
   }
   expect(complaints).toEqual([])
 })
@@ -54,7 +79,9 @@ test('with 200 readings in the review a keystroke still moves the verdict at onc
   await page.goto(`${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
   for (let round = 0; round < 4; round++) {
     for (let n = 1; n <= 10; n++) {
-      await harmonicRow(page, n).getByRole('textbox').fill(`-${20 + n * 5 + round / 10}`)
+      await harmonicRow(page, n)
+        .getByRole('textbox')
+        .fill(`-${20 + n * 5 + round / 10}`)
       await page.keyboard.press('Enter')
     }
   }
@@ -64,15 +91,17 @@ test('with 200 readings in the review a keystroke still moves the verdict at onc
     input.focus()
     const times: number[] = []
     for (let i = 0; i < 9; i++) {
-      times.push(await new Promise<number>((resolve) => {
-        const from = performance.now()
-        new MutationObserver((_changes, watch) => {
-          watch.disconnect()
-          resolve(performance.now() - from)
-        }).observe(cell, { subtree: true, childList: true, characterData: true })
-        input.value = i % 2 ? '-40.1' : `-9${i}`
-        input.dispatchEvent(new Event('input', { bubbles: true }))
-      }))
+      times.push(
+        await new Promise<number>(resolve => {
+          const from = performance.now()
+          new MutationObserver((_changes, watch) => {
+            watch.disconnect()
+            resolve(performance.now() - from)
+          }).observe(cell, { subtree: true, childList: true, characterData: true })
+          input.value = i % 2 ? '-40.1' : `-9${i}`
+          input.dispatchEvent(new Event('input', { bubbles: true }))
+        }),
+      )
       await new Promise(resolve => setTimeout(resolve, 40))
     }
     return times.sort((a, b) => a - b)[4]!

@@ -2,7 +2,9 @@ import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
 import { DEMO, goTo, openDemo, tabTo, TREK_B_HIGH } from './support'
 
-test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({ page }) => {
+test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/run?set=trek-a`)
   await expect(page.getByTestId('savings')).toContainText('What this order saves')
@@ -21,7 +23,8 @@ test('the run: what the order saves, moved by key and by drag, left out with a r
   const to = (await page.locator('tr.step-row').nth(2).boundingBox())!
   await page.mouse.move(from.x + 8, from.y + 8)
   await page.mouse.down()
-  for (let i = 1; i <= 10; i++) await page.mouse.move(from.x + 8, from.y + 8 + ((to.y + to.height - 4 - from.y) * i) / 10)
+  for (let i = 1; i <= 10; i++)
+    await page.mouse.move(from.x + 8, from.y + 8 + ((to.y + to.height - 4 - from.y) * i) / 10)
   await page.waitForTimeout(200)
   await page.mouse.up()
   await expect(page.getByTestId('savings')).toContainText('Your own order')
@@ -48,7 +51,9 @@ test('the run: what the order saves, moved by key and by drag, left out with a r
   await expect(page.getByLabel('Open and short')).toBeChecked()
 })
 
-test('the main flow by keyboard: deviation, frequency and neighbours are typed, judged in their own units, and found again', async ({ page }) => {
+test('the main flow by keyboard: deviation, frequency and neighbours are typed, judged in their own units, and found again', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
@@ -93,7 +98,18 @@ test('power over time is typed, brought in as a log, and read from the simulated
   await page.keyboard.type('3.02')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Power falls by 0\.11\sdB in 10\ss/).first()).toBeVisible()
-  await page.getByTestId('files').setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from('time;power W\n' + Array.from({ length: 61 }, (_unused, i) => `${Math.floor(i / 12)}:${String((i * 5) % 60).padStart(2, '0')};${(3 - 0.002 * i).toFixed(3)}`).join('\n')) })
+  await page.getByTestId('files').setInputFiles({
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'time;power W\n' +
+        Array.from(
+          { length: 61 },
+          (_unused, i) =>
+            `${Math.floor(i / 12)}:${String((i * 5) % 60).padStart(2, '0')};${(3 - 0.002 * i).toFixed(3)}`,
+        ).join('\n'),
+    ),
+  })
   await expect(page.getByTestId('notice')).toContainText('14 moments from “log.csv”')
   await expect(page.locator('[data-slot=t300] input')).toHaveValue('2.880 W')
   await page.getByRole('button', { name: 'Simulated meter' }).click()
@@ -109,7 +125,9 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
   await page.getByRole('button', { name: 'At key-up' }).click()
   await page.locator('[data-slot="x2:key-up"] input').fill('-55')
   await page.keyboard.press('Enter')
-  await expect(page.locator('tr', { has: page.locator('[data-slot="x2:key-up"]') })).toContainText('Outside by')
+  await expect(page.locator('tr', { has: page.locator('[data-slot="x2:key-up"]') })).toContainText(
+    'Outside by',
+  )
   await page.getByRole('button', { name: 'Ambient', exact: true }).click()
   await page.locator('[data-slot="x3:ambient"] input').fill('-69')
   await page.keyboard.press('Enter')
@@ -119,9 +137,13 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
   for (let i = 1; i < 9600; i++) {
     const mhz = i * 0.1
     const near = (at: number) => Math.abs(mhz - at) < 0.06
-    rows.push(`${mhz.toFixed(2)},${near(146.5) ? -13 : near(311.2) ? -58 : -86},${near(146.5) ? -13 : near(311.2) ? -50 : -86}`)
+    rows.push(
+      `${mhz.toFixed(2)},${near(146.5) ? -13 : near(311.2) ? -58 : -86},${near(146.5) ? -13 : near(311.2) ? -50 : -86}`,
+    )
   }
-  await page.getByTestId('trace-file').setInputFiles({ name: 'held.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
+  await page
+    .getByTestId('trace-file')
+    .setInputFiles({ name: 'held.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
   await expect(page.getByText('Other spurs, outside', { exact: false })).toBeVisible()
   await page.locator('.v-select', { has: page.getByLabel('Column of levels') }).click()
   await page.getByRole('option', { name: 'Max hold (dBm)' }).click()
@@ -130,7 +152,9 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
   await expect(page.locator('[data-slot=s311200000] input')).toHaveValue('−50.0')
 })
 
-test('the key-down clock counts down, logs, and the lamps know the heat; notes and a picture stay with the step', async ({ page }) => {
+test('the key-down clock counts down, logs, and the lamps know the heat; notes and a picture stay with the step', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/carrier-power?set=mini&step=carrier-power:2m:2m-2:high`)
   await expect(page.getByTestId('clock')).toHaveText('0:00')
@@ -149,9 +173,13 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
     canvas.getContext('2d')!.fillRect(0, 0, 900, 900)
     return canvas.toDataURL('image/png').split(',')[1]!
   })
-  await page.getByTestId('picture-file').setInputFiles({ name: 'bench.png', mimeType: 'image/png', buffer: Buffer.from(pixel, 'base64') })
+  await page
+    .getByTestId('picture-file')
+    .setInputFiles({ name: 'bench.png', mimeType: 'image/png', buffer: Buffer.from(pixel, 'base64') })
   await expect(page.getByRole('img', { name: 'bench.png' })).toHaveAttribute('width', '1280')
-  await page.getByTestId('picture-file').setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await page
+    .getByTestId('picture-file')
+    .setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
   await expect(page.getByTestId('notice')).toContainText('no picture this browser can read')
   await page.waitForTimeout(500)
   await page.reload()
@@ -159,8 +187,14 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
   await expect(page.getByRole('img', { name: 'bench.png' })).toBeVisible()
   await page.goto(`${DEMO}/report`)
   const taken = page.waitForEvent('download')
-  await page.getByRole('button', { name: /review/i }).first().click()
-  const file = JSON.parse(await readFile(await (await taken).path(), 'utf8')) as { pictures: unknown[]; review: { keyDowns: { seconds: number }[] } }
+  await page
+    .getByRole('button', { name: /review/i })
+    .first()
+    .click()
+  const file = JSON.parse(await readFile(await (await taken).path(), 'utf8')) as {
+    pictures: unknown[]
+    review: { keyDowns: { seconds: number }[] }
+  }
   expect(file.pictures).toHaveLength(1)
   expect(file.review.keyDowns.at(-1)!.seconds).toBeGreaterThan(1)
 })
@@ -181,7 +215,9 @@ test('open and short stay shut until the owner consents', async ({ page }) => {
   await expect(page.getByText('Power as before', { exact: false })).toBeVisible()
 })
 
-test('two tones on SSB, and what leaves the antenna: equipment ticked, both conventions, never a verdict', async ({ page }) => {
+test('two tones on SSB, and what leaves the antenna: equipment ticked, both conventions, never a verdict', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/two-tone?set=tarnwick`)
   await page.getByText(/On the bench: 0 of 7/).click()
@@ -199,7 +235,9 @@ test('two tones on SSB, and what leaves the antenna: equipment ticked, both conv
   await expect(page.locator('[data-slot=cold] input')).toHaveValue(/MHz$/)
 })
 
-test('a radio switched between channel spacings is measured at each, and every step says what it answers to', async ({ page }) => {
+test('a radio switched between channel spacings is measured at each, and every step says what it answers to', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto(`${DEMO}/card?set=mini`)
   await expect(page.getByLabel('Also on 2 m')).toBeEnabled()
@@ -216,7 +254,10 @@ test('a radio switched between channel spacings is measured at each, and every s
   await page.locator('[data-slot=tone] input').focus()
   await expect(page.getByText(/58 % of the 5(\.0)?\skHz that channels of 25/)).toBeVisible()
   await page.goto(`${DEMO}/run?set=mini`)
-  const row = page.locator('tr.step-row', { hasText: /Mini 4/ }).filter({ hasText: /High, 25\skHz/ }).first()
+  const row = page
+    .locator('tr.step-row', { hasText: /Mini 4/ })
+    .filter({ hasText: /High, 25\skHz/ })
+    .first()
   await row.getByRole('button', { name: 'Deviation' }).click()
   await expect(page.getByText('US amateur: no figure for deviation')).toBeVisible()
   await expect(page.getByText('open, for the record').first()).toBeVisible()

@@ -5,12 +5,21 @@ export async function focusedName(page: Page): Promise<string> {
   return page.evaluate(() => {
     const element = document.activeElement as (HTMLElement & { labels?: NodeListOf<HTMLLabelElement> }) | null
     if (!element || element === document.body) return ''
-    return (element.getAttribute('aria-label') ?? element.labels?.[0]?.textContent ?? element.textContent ?? '').trim()
+    return (
+      element.getAttribute('aria-label') ??
+      element.labels?.[0]?.textContent ??
+      element.textContent ??
+      ''
+    ).trim()
   })
 }
 
 /** Presses Tab until something of that name has the focus. Keyboard only. */
-export async function tabTo(page: Page, name: string | RegExp, options: { back?: boolean; most?: number } = {}): Promise<void> {
+export async function tabTo(
+  page: Page,
+  name: string | RegExp,
+  options: { back?: boolean; most?: number } = {},
+): Promise<void> {
   const matches = (found: string) => (typeof name === 'string' ? found === name : name.test(found))
   const seen: string[] = []
   for (let i = 0; i < (options.most ?? 120); i++) {
@@ -54,13 +63,25 @@ export function harmonicRow(page: Page, n: number): Locator {
 }
 
 /** A trace of a 146.52 MHz carrier and two harmonics on a flat floor, as CSV text. */
-export function traceCsv(options: { stepHz?: number; toHz?: number; levels?: Record<number, number>; head?: string } = {}): string {
-  const { stepHz = 60_000, toHz = 960e6, levels = { 1: -13.2, 2: -58.1, 3: -80.4 }, head = '# RBW: 100 kHz\nFrequency (MHz),Level (dBm)\n' } = options
+export function traceCsv(
+  options: { stepHz?: number; toHz?: number; levels?: Record<number, number>; head?: string } = {},
+): string {
+  const {
+    stepHz = 60_000,
+    toHz = 960e6,
+    levels = { 1: -13.2, 2: -58.1, 3: -80.4 },
+    head = '# RBW: 100 kHz\nFrequency (MHz),Level (dBm)\n',
+  } = options
   const rows: string[] = []
-  const peaks = Object.entries(levels).map(([n, level]) => ({ at: Math.round((Number(n) * 146.52e6) / stepHz), level }))
+  const peaks = Object.entries(levels).map(([n, level]) => ({
+    at: Math.round((Number(n) * 146.52e6) / stepHz),
+    level,
+  }))
   for (let i = 1; i * stepHz <= toHz; i++) {
     const peak = peaks.find(({ at }) => at === i)
-    rows.push(`${((i * stepHz) / 1e6).toFixed(3)},${(peak ? peak.level : -95 + ((i * 7919) % 13) / 10).toFixed(1)}`)
+    rows.push(
+      `${((i * stepHz) / 1e6).toFixed(3)},${(peak ? peak.level : -95 + ((i * 7919) % 13) / 10).toFixed(1)}`,
+    )
   }
   return head + rows.join('\n')
 }

@@ -4,7 +4,9 @@ import { DEMO, harmonicRow, openDemo, saved, traceCsv } from './support'
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
 async function bring(page: Page, name: string, content: string | Buffer): Promise<void> {
-  await page.getByTestId('trace-file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) })
+  await page
+    .getByTestId('trace-file')
+    .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) })
 }
 
 test.beforeEach(async ({ page }) => {
@@ -25,7 +27,11 @@ test('a trace comes in by button, is confirmed, fills the table and is drawn', a
   await expect(harmonicRow(page, 2)).toContainText('Outside by')
   await expect(harmonicRow(page, 8)).toContainText('Not covered')
   await expect(page.getByText('Trace “sweep.csv”, 16000 points')).toBeVisible()
-  const longestPath = () => page.getByRole('img', { name: /^Spectrum at the radio/ }).locator('path').evaluateAll(paths => Math.max(0, ...paths.map(path => path.getAttribute('d')?.length ?? 0)))
+  const longestPath = () =>
+    page
+      .getByRole('img', { name: /^Spectrum at the radio/ })
+      .locator('path')
+      .evaluateAll(paths => Math.max(0, ...paths.map(path => path.getAttribute('d')?.length ?? 0)))
   await expect.poll(longestPath).toBeGreaterThan(5000)
   await saved(page)
   await page.reload()
@@ -36,11 +42,14 @@ test('a trace comes in by button, is confirmed, fills the table and is drawn', a
 })
 
 test('a trace comes in by drop, and one undo takes all its peaks out', async ({ page }) => {
-  const transfer = await page.evaluateHandle((text) => {
-    const data = new DataTransfer()
-    data.items.add(new File([text], 'dropped.csv', { type: 'text/csv' }))
-    return data
-  }, traceCsv({ head: '\uFEFFMHz;dBm\r\n' }).replaceAll(',', ';'))
+  const transfer = await page.evaluateHandle(
+    text => {
+      const data = new DataTransfer()
+      data.items.add(new File([text], 'dropped.csv', { type: 'text/csv' }))
+      return data
+    },
+    traceCsv({ head: '\uFEFFMHz;dBm\r\n' }).replaceAll(',', ';'),
+  )
   await page.getByRole('table').first().dispatchEvent('drop', { dataTransfer: transfer })
   await expect(page.getByRole('dialog')).toContainText('Bring in “dropped.csv”?')
   await expect(page.getByRole('dialog')).toContainText('the resolution bandwidth is not known')
@@ -102,7 +111,9 @@ test('100 000 rows are read and drawn while the page stays awake', async ({ page
   await expect(page.getByRole('dialog')).toContainText('100000 points')
   await page.getByRole('button', { name: /^Fill the table/ }).click()
   await expect(page.getByText('Trace “long.csv”, 100000 points')).toBeVisible()
-  const longest = await page.evaluate(() => (window as unknown as { marks: { longest: number } }).marks.longest)
+  const longest = await page.evaluate(
+    () => (window as unknown as { marks: { longest: number } }).marks.longest,
+  )
   test.info().annotations.push({ type: 'longest pause of the page, ms', description: longest.toFixed(0) })
   console.log(`    longest pause of the page while 100 000 rows came in: ${longest.toFixed(0)} ms`)
 })

@@ -10,11 +10,19 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['carrier power', `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`, 'Carrier power'],
   ['harmonics', `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`, 'Harmonics'],
   ['run', `${DEMO}/run?set=trek-a`, 'The run'],
-  ['power over time', `${DEMO}/power-over-time?set=trek-b&step=power-over-time:2m:2m-2:high`, 'Power over time'],
+  [
+    'power over time',
+    `${DEMO}/power-over-time?set=trek-b&step=power-over-time:2m:2m-2:high`,
+    'Power over time',
+  ],
   ['off-air', `${DEMO}/off-air?set=trek-b&step=off-air:2m:2m-2:high`, 'Off-air comparison'],
   ['deviation', `${DEMO}/deviation?set=tarnwick`, 'Deviation'],
   ['frequency', `${DEMO}/frequency?set=trek-a&step=frequency:2m:2m-2:low`, 'Frequency error'],
-  ['bandwidth', `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`, 'Bandwidth and neighbours'],
+  [
+    'bandwidth',
+    `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`,
+    'Bandwidth and neighbours',
+  ],
   ['two-tone', `${DEMO}/two-tone?set=tarnwick`, 'Two-tone, SSB'],
   ['stress', `${DEMO}/stress?set=c1`, 'Open and short'],
   ['findings', `${DEMO}/findings`, 'What we can say about these radios'],
@@ -28,9 +36,14 @@ async function show(page: Page, path: string, heading: string): Promise<void> {
   await page.waitForTimeout(300)
 }
 
-const HALVES = [VIEWS.slice(0, VIEWS.length >> 1), VIEWS.slice(VIEWS.length >> 1)].map((views, i) => ({ views, half: i + 1 }))
+const HALVES = [VIEWS.slice(0, VIEWS.length >> 1), VIEWS.slice(VIEWS.length >> 1)].map((views, i) => ({
+  views,
+  half: i + 1,
+}))
 
-for (const { theme, views, half } of (['light', 'dark'] as const).flatMap(theme => HALVES.map(one => ({ theme, ...one })))) {
+for (const { theme, views, half } of (['light', 'dark'] as const).flatMap(theme =>
+  HALVES.map(one => ({ theme, ...one })),
+)) {
   test(`no serious accessibility finding on any view, ${theme}, part ${half}`, async ({ browser }) => {
     test.setTimeout(420_000)
     const page = await (await browser.newContext({ colorScheme: theme })).newPage()
@@ -38,16 +51,28 @@ for (const { theme, views, half } of (['light', 'dark'] as const).flatMap(theme 
     for (const [name, path, heading] of views) {
       await test.step(name, async () => {
         await show(page, path, heading)
-        // The report repeats the same blocks for every set: one of them stands for all, the others are taken out before the look.
+        // The report repeats the same blocks for every set: one of them stands for all, the others are taken
+        // out before the look.
         await page.evaluate(() => {
-          document.querySelectorAll('article section[aria-labelledby^="report-set-"]').forEach((section, index) => index > 0 && section.remove())
+          document
+            .querySelectorAll('article section[aria-labelledby^="report-set-"]')
+            .forEach((section, index) => index > 0 && section.remove())
           document.querySelectorAll('tr.step-row').forEach((row, index) => index > 8 && row.remove())
         })
         // What hangs on the theme is contrast; the rest is looked at once, by day.
-        const axe = theme === 'dark' ? new AxeBuilder({ page }).withRules(['color-contrast']) : new AxeBuilder({ page })
+        const axe =
+          theme === 'dark' ? new AxeBuilder({ page }).withRules(['color-contrast']) : new AxeBuilder({ page })
         const { violations } = await axe.analyze()
         const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-        expect(serious.map(({ id, nodes }) => `${name}: ${id}: ${nodes.slice(0, 3).map(node => `${node.target.join(' ')} (${node.any[0]?.message ?? ''})`).join('; ')}`)).toEqual([])
+        expect(
+          serious.map(
+            ({ id, nodes }) =>
+              `${name}: ${id}: ${nodes
+                .slice(0, 3)
+                .map(node => `${node.target.join(' ')} (${node.any[0]?.message ?? ''})`)
+                .join('; ')}`,
+          ),
+        ).toEqual([])
       })
     }
     await page.context().close()
@@ -60,7 +85,10 @@ for (const width of [390, 1920]) {
     await openDemo(page)
     for (const [name, path, heading] of VIEWS) {
       await show(page, path, heading)
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), name).toBeLessThanOrEqual(0)
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        name,
+      ).toBeLessThanOrEqual(0)
     }
     await page.context().close()
   })
@@ -74,7 +102,10 @@ test('only this host is asked, and no script runs without its nonce', async ({ p
   await openDemo(page)
   for (const [, path, heading] of VIEWS) await show(page, path, heading)
   await show(page, `${DEMO}/report`, 'Report')
-  await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the PDF' }).click()])
+  await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Make the PDF' }).click(),
+  ])
   expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
   expect(complaints).toEqual([])
   const reply = await page.request.get('/')
@@ -87,7 +118,8 @@ test('only this host is asked, and no script runs without its nonce', async ({ p
 
 test('day and night, keys and find', async ({ page }) => {
   await openDemo(page)
-  const paper = () => page.evaluate(() => getComputedStyle(document.querySelector('.v-application')!).backgroundColor)
+  const paper = () =>
+    page.evaluate(() => getComputedStyle(document.querySelector('.v-application')!).backgroundColor)
   const day = await paper()
   await page.keyboard.press('t')
   await expect.poll(paper).not.toBe(day)

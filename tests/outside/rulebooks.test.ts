@@ -1,11 +1,30 @@
 import { describe, expect, it } from 'vitest'
-import { type CarrierFacts, evaluateLimit, evaluateScalar, type PowerQuantity, type Quantity, rulebookById } from '#core/rules'
+import {
+  type CarrierFacts,
+  evaluateLimit,
+  evaluateScalar,
+  type PowerQuantity,
+  type Quantity,
+  rulebookById,
+} from '#core/rules'
 
-// Every limit that ships, with its clause. All of it recalled without the documents at hand (docs/sources.md), so these rows hold
-// the data to what was recalled; they do not prove the recall right. Figures in dBm worked out by hand from the recalled text.
+// Every limit that ships, with its clause. All of it recalled without the documents at hand
+// (docs/sources.md), so these rows hold
+// the data to what was recalled; they do not prove the recall right. Figures in dBm worked out by hand from
+// the recalled text.
 const W = (watts: number) => 10 * Math.log10(watts) + 30
 
-interface Unwanted { book: string; mhz: number; powerW: number; at: number; clause: string; dbm: number; more?: Partial<CarrierFacts>; state?: 'standby'; harmonic?: number | null }
+interface Unwanted {
+  book: string
+  mhz: number
+  powerW: number
+  at: number
+  clause: string
+  dbm: number
+  more?: Partial<CarrierFacts>
+  state?: 'standby'
+  harmonic?: number | null
+}
 
 const unwanted: Unwanted[] = [
   // 47 CFR 97.307(d), (e)
@@ -13,33 +32,150 @@ const unwanted: Unwanted[] = [
   { book: 'us-amateur', mhz: 52, powerW: 10, at: 104, clause: '97.307(e)', dbm: -16.02 },
   { book: 'us-amateur', mhz: 146.52, powerW: 50, at: 293.04, clause: '97.307(e)', dbm: W(50) - 60 },
   // 47 CFR 95.579(a): 25 dB, 35 dB, 43 + 10 log P
-  { book: 'us-frs', mhz: 462.5625, powerW: 2, at: 462.5725, clause: '95.579(a)', dbm: W(2) - 25, harmonic: null },
-  { book: 'us-frs', mhz: 462.5625, powerW: 2, at: 462.5825, clause: '95.579(a)', dbm: W(2) - 35, harmonic: null },
+  {
+    book: 'us-frs',
+    mhz: 462.5625,
+    powerW: 2,
+    at: 462.5725,
+    clause: '95.579(a)',
+    dbm: W(2) - 25,
+    harmonic: null,
+  },
+  {
+    book: 'us-frs',
+    mhz: 462.5625,
+    powerW: 2,
+    at: 462.5825,
+    clause: '95.579(a)',
+    dbm: W(2) - 35,
+    harmonic: null,
+  },
   { book: 'us-frs', mhz: 462.5625, powerW: 2, at: 925.125, clause: '95.579(a)', dbm: -13 },
   // 47 CFR 95.1779: 50, 100, 250 % of the authorised bandwidth
   { book: 'us-gmrs', mhz: 462.55, powerW: 5, at: 462.565, clause: '95.1779', dbm: W(5) - 25, harmonic: null },
   { book: 'us-gmrs', mhz: 462.55, powerW: 5, at: 462.59, clause: '95.1779', dbm: W(5) - 35, harmonic: null },
   { book: 'us-gmrs', mhz: 462.55, powerW: 5, at: 925.1, clause: '95.1779', dbm: -13 },
-  { book: 'us-gmrs', mhz: 467.5625, powerW: 0.5, at: 467.5725, clause: '95.1779', dbm: W(0.5) - 25, harmonic: null },
+  {
+    book: 'us-gmrs',
+    mhz: 467.5625,
+    powerW: 0.5,
+    at: 467.5725,
+    clause: '95.1779',
+    dbm: W(0.5) - 25,
+    harmonic: null,
+  },
   // 47 CFR 95.2779
-  { book: 'us-murs', mhz: 151.82, powerW: 2, at: 151.83, clause: '95.2779', dbm: W(2) - 7.27 * (10 - 2.88), harmonic: null },
+  {
+    book: 'us-murs',
+    mhz: 151.82,
+    powerW: 2,
+    at: 151.83,
+    clause: '95.2779',
+    dbm: W(2) - 7.27 * (10 - 2.88),
+    harmonic: null,
+  },
   { book: 'us-murs', mhz: 151.82, powerW: 2, at: 303.64, clause: '95.2779', dbm: -20 },
   { book: 'us-murs', mhz: 154.57, powerW: 2, at: 309.14, clause: '95.2779', dbm: -13 },
   // 47 CFR 95.979: 53 + 10 log P and, for harmonics, 60 dB; at 4 W −23.0 and −24 dBm
-  { book: 'us-cb', mhz: 27.185, powerW: 4, at: 40, clause: '95.979', dbm: -23, more: { mode: 'AM' }, harmonic: null },
-  { book: 'us-cb', mhz: 27.185, powerW: 4, at: 54.37, clause: '95.979, harmonics', dbm: W(4) - 60, more: { mode: 'AM' } },
-  { book: 'us-cb', mhz: 27.185, powerW: 12, at: 27.193, clause: '95.979', dbm: W(12) - 35, more: { mode: 'SSB' }, harmonic: null },
+  {
+    book: 'us-cb',
+    mhz: 27.185,
+    powerW: 4,
+    at: 40,
+    clause: '95.979',
+    dbm: -23,
+    more: { mode: 'AM' },
+    harmonic: null,
+  },
+  {
+    book: 'us-cb',
+    mhz: 27.185,
+    powerW: 4,
+    at: 54.37,
+    clause: '95.979, harmonics',
+    dbm: W(4) - 60,
+    more: { mode: 'AM' },
+  },
+  {
+    book: 'us-cb',
+    mhz: 27.185,
+    powerW: 12,
+    at: 27.193,
+    clause: '95.979',
+    dbm: W(12) - 35,
+    more: { mode: 'SSB' },
+    harmonic: null,
+  },
   // 47 CFR 80.211(f): 25 W is −13 dBm far out
   { book: 'us-marine', mhz: 156.8, powerW: 25, at: 313.6, clause: '80.211(f)', dbm: -13 },
-  { book: 'us-marine', mhz: 156.8, powerW: 25, at: 156.815, clause: '80.211(f)', dbm: W(25) - 25, harmonic: null },
+  {
+    book: 'us-marine',
+    mhz: 156.8,
+    powerW: 25,
+    at: 156.815,
+    clause: '80.211(f)',
+    dbm: W(25) - 25,
+    harmonic: null,
+  },
   // 47 CFR 90.210: B far −13, D far −20 up to 100 W, E far −25 up to 10 W
-  { book: 'us-land-mobile', mhz: 155, powerW: 5, at: 310, clause: 'mask B', dbm: -13, more: { channelSpacingHz: 25e3 } },
-  { book: 'us-land-mobile', mhz: 155, powerW: 5, at: 310, clause: 'mask D', dbm: -20, more: { channelSpacingHz: 12.5e3 } },
-  { book: 'us-land-mobile', mhz: 155, powerW: 200, at: 310, clause: 'mask D', dbm: W(200) - 70, more: { channelSpacingHz: 12.5e3 } },
-  { book: 'us-land-mobile', mhz: 155, powerW: 5, at: 155.01, clause: 'mask D', dbm: W(5) - 7.27 * (10 - 2.88), more: { channelSpacingHz: 12.5e3 }, harmonic: null },
-  { book: 'us-land-mobile', mhz: 450, powerW: 5, at: 900, clause: 'mask E', dbm: -25, more: { channelSpacingHz: 6.25e3 } },
-  { book: 'us-land-mobile', mhz: 450, powerW: 5, at: 450.004, clause: 'mask E', dbm: W(5) - (30 + 16.67 * 1), more: { channelSpacingHz: 6.25e3 }, harmonic: null },
-  // RR Appendix 3 = SM.329 category A; 43 + 10 log P is −13 dBm up to 500 W, 70 dBc above; below 30 MHz 50 and 60 dB
+  {
+    book: 'us-land-mobile',
+    mhz: 155,
+    powerW: 5,
+    at: 310,
+    clause: 'mask B',
+    dbm: -13,
+    more: { channelSpacingHz: 25e3 },
+  },
+  {
+    book: 'us-land-mobile',
+    mhz: 155,
+    powerW: 5,
+    at: 310,
+    clause: 'mask D',
+    dbm: -20,
+    more: { channelSpacingHz: 12.5e3 },
+  },
+  {
+    book: 'us-land-mobile',
+    mhz: 155,
+    powerW: 200,
+    at: 310,
+    clause: 'mask D',
+    dbm: W(200) - 70,
+    more: { channelSpacingHz: 12.5e3 },
+  },
+  {
+    book: 'us-land-mobile',
+    mhz: 155,
+    powerW: 5,
+    at: 155.01,
+    clause: 'mask D',
+    dbm: W(5) - 7.27 * (10 - 2.88),
+    more: { channelSpacingHz: 12.5e3 },
+    harmonic: null,
+  },
+  {
+    book: 'us-land-mobile',
+    mhz: 450,
+    powerW: 5,
+    at: 900,
+    clause: 'mask E',
+    dbm: -25,
+    more: { channelSpacingHz: 6.25e3 },
+  },
+  {
+    book: 'us-land-mobile',
+    mhz: 450,
+    powerW: 5,
+    at: 450.004,
+    clause: 'mask E',
+    dbm: W(5) - (30 + 16.67 * 1),
+    more: { channelSpacingHz: 6.25e3 },
+    harmonic: null,
+  },
+  // RR Appendix 3 = SM.329 category A; 43 + 10 log P is −13 dBm up to 500 W, 70 dBc above; below 30 MHz 50
+  // and 60 dB
   { book: 'itu-spurious', mhz: 155, powerW: 5, at: 310, clause: 'Appendix 3', dbm: -13 },
   { book: 'itu-spurious', mhz: 155, powerW: 1000, at: 310, clause: 'Appendix 3', dbm: -10 },
   { book: 'itu-spurious', mhz: 14.2, powerW: 100, at: 28.4, clause: 'amateur below 30 MHz', dbm: 0 },
@@ -51,7 +187,23 @@ const unwanted: Unwanted[] = [
   // ETSI: four numbers, operating and standby, below and above 1 GHz
   ...(['eu-land-mobile', 'eu-marine', 'eu-pmr446'] as const).flatMap((book): Unwanted[] => {
     const mhz = book === 'eu-marine' ? 156.8 : 446.1
-    return ([[900, undefined, -36.02], [1500, undefined, -30], [900, 'standby', -56.99], [1500, 'standby', -46.99]] as const).map(([at, state, dbm]) => ({ book, mhz, powerW: 0.5, at, clause: 'spurious', dbm, harmonic: null, ...(state ? { state } : {}) }))
+    return (
+      [
+        [900, undefined, -36.02],
+        [1500, undefined, -30],
+        [900, 'standby', -56.99],
+        [1500, 'standby', -46.99],
+      ] as const
+    ).map(([at, state, dbm]) => ({
+      book,
+      mhz,
+      powerW: 0.5,
+      at,
+      clause: 'spurious',
+      dbm,
+      harmonic: null,
+      ...(state ? { state } : {}),
+    }))
   }),
   // EN 300 433: 4 nW in the broadcast bands, 0.25 µW elsewhere, 1 µW above 1 GHz
   { book: 'eu-cb', mhz: 27.185, powerW: 4, at: 54.37, clause: 'EN 300 433', dbm: -53.98 },
@@ -61,22 +213,61 @@ const unwanted: Unwanted[] = [
   { book: 'uk-cb', mhz: 27.78125, powerW: 4, at: 55.5625, clause: 'MPT 1320', dbm: -36.02 },
   { book: 'uk-cb', mhz: 27.78125, powerW: 4, at: 83.34375, clause: 'MPT 1320', dbm: -43.01 },
   // TIA-603: 43 and 50 + 10 log P
-  { book: 'tia-603', mhz: 155, powerW: 5, at: 310, clause: 'TIA-603', dbm: -13, more: { channelSpacingHz: 25e3 } },
-  { book: 'tia-603', mhz: 155, powerW: 5, at: 310, clause: 'TIA-603', dbm: -20, more: { channelSpacingHz: 12.5e3 } },
+  {
+    book: 'tia-603',
+    mhz: 155,
+    powerW: 5,
+    at: 310,
+    clause: 'TIA-603',
+    dbm: -13,
+    more: { channelSpacingHz: 25e3 },
+  },
+  {
+    book: 'tia-603',
+    mhz: 155,
+    powerW: 5,
+    at: 310,
+    clause: 'TIA-603',
+    dbm: -20,
+    more: { channelSpacingHz: 12.5e3 },
+  },
   // Common practice, no source
   { book: 'good-practice', mhz: 446, powerW: 5, at: 892, clause: '60 dB', dbm: W(5) - 60 },
   { book: 'good-practice-40', mhz: 446, powerW: 5, at: 892, clause: '40 dB', dbm: W(5) - 40 },
 ]
 
 describe('limits on unwanted emissions, recalled', () => {
-  it.each(unwanted.map(row => [`${row.book}: ${row.powerW} W on ${row.mhz} MHz, ${row.state ?? 'operating'}, at ${row.at} MHz`, row] as const))('%s', (_name, row) => {
-    const answer = evaluateLimit(rulebookById(row.book), { frequencyHz: row.mhz * 1e6, powerW: row.powerW, ...row.more }, { frequencyHz: row.at * 1e6, harmonic: row.harmonic === undefined ? Math.round(row.at / row.mhz) : row.harmonic, ...(row.state ? { state: row.state } : {}) })
+  it.each(
+    unwanted.map(
+      row =>
+        [
+          `${row.book}: ${row.powerW} W on ${row.mhz} MHz, ${row.state ?? 'operating'}, at ${row.at} MHz`,
+          row,
+        ] as const,
+    ),
+  )('%s', (_name, row) => {
+    const answer = evaluateLimit(
+      rulebookById(row.book),
+      { frequencyHz: row.mhz * 1e6, powerW: row.powerW, ...row.more },
+      {
+        frequencyHz: row.at * 1e6,
+        harmonic: row.harmonic === undefined ? Math.round(row.at / row.mhz) : row.harmonic,
+        ...(row.state ? { state: row.state } : {}),
+      },
+    )
     expect(answer).toMatchObject({ kind: 'limit', limitDbm: expect.closeTo(row.dbm, 1) })
     expect(answer.clause).toContain(row.clause)
   })
 })
 
-const powers: [book: string, about: PowerQuantity, mhz: number, watts: number, clause: string, more?: Partial<CarrierFacts>][] = [
+const powers: [
+  book: string,
+  about: PowerQuantity,
+  mhz: number,
+  watts: number,
+  clause: string,
+  more?: Partial<CarrierFacts>,
+][] = [
   ['us-amateur', 'carrier-power', 146.52, 1500, '97.313(b)'],
   ['us-frs', 'carrier-power', 467.5625, 0.5, '95.567', { antennaGainDbd: 0 }],
   ['us-frs', 'carrier-power', 462.5625, 2, '95.567', { antennaGainDbd: 0 }],
@@ -97,41 +288,96 @@ const powers: [book: string, about: PowerQuantity, mhz: number, watts: number, c
 
 describe('the most power, recalled', () => {
   it.each(powers)('%s, %s on %d MHz: %d W', (book, about, mhz, watts, clause, more) => {
-    const answer = evaluateLimit(rulebookById(book), { frequencyHz: mhz * 1e6, powerW: 1, ...more }, undefined, about)
+    const answer = evaluateLimit(
+      rulebookById(book),
+      { frequencyHz: mhz * 1e6, powerW: 1, ...more },
+      undefined,
+      about,
+    )
     expect(answer).toMatchObject({ kind: 'limit', limitDbm: expect.closeTo(W(watts), 6) })
     expect(answer.clause).toContain(clause)
   })
 })
 
-const scalars: [book: string, about: Exclude<Quantity, PowerQuantity>, mhz: number, value: number, unit: string, more?: Partial<CarrierFacts>][] = [
-  ['us-frs', 'frequency-error', 462.5625, 2.5, 'ppm'], ['us-frs', 'deviation', 462.5625, 2.5, 'kHz'], ['us-frs', 'occupied-bandwidth', 462.5625, 12.5, 'kHz'],
-  ['us-gmrs', 'frequency-error', 462.55, 5, 'ppm'], ['us-gmrs', 'frequency-error', 467.5625, 2.5, 'ppm'], ['us-gmrs', 'deviation', 462.55, 5, 'kHz'], ['us-gmrs', 'deviation', 467.5625, 2.5, 'kHz'],
-  ['us-gmrs', 'occupied-bandwidth', 462.55, 20, 'kHz'], ['us-gmrs', 'occupied-bandwidth', 467.5625, 12.5, 'kHz'],
-  ['us-murs', 'frequency-error', 151.82, 5, 'ppm'], ['us-murs', 'occupied-bandwidth', 151.82, 11.25, 'kHz'], ['us-murs', 'occupied-bandwidth', 154.6, 20, 'kHz'],
-  ['us-cb', 'frequency-error', 27.185, 50, 'ppm'], ['us-cb', 'occupied-bandwidth', 27.185, 8, 'kHz', { mode: 'AM' }], ['us-cb', 'deviation', 27.185, 2, 'kHz', { mode: 'FM' }],
-  ['us-marine', 'frequency-error', 156.8, 10, 'ppm'], ['us-marine', 'deviation', 156.8, 5, 'kHz'], ['us-marine', 'occupied-bandwidth', 156.8, 20, 'kHz'],
-  ['us-land-mobile', 'frequency-error', 155, 5, 'ppm', { channelSpacingHz: 25e3 }], ['us-land-mobile', 'frequency-error', 450, 2.5, 'ppm', { channelSpacingHz: 12.5e3 }], ['us-land-mobile', 'frequency-error', 450, 1, 'ppm', { channelSpacingHz: 6.25e3 }],
+const scalars: [
+  book: string,
+  about: Exclude<Quantity, PowerQuantity>,
+  mhz: number,
+  value: number,
+  unit: string,
+  more?: Partial<CarrierFacts>,
+][] = [
+  ['us-frs', 'frequency-error', 462.5625, 2.5, 'ppm'],
+  ['us-frs', 'deviation', 462.5625, 2.5, 'kHz'],
+  ['us-frs', 'occupied-bandwidth', 462.5625, 12.5, 'kHz'],
+  ['us-gmrs', 'frequency-error', 462.55, 5, 'ppm'],
+  ['us-gmrs', 'frequency-error', 467.5625, 2.5, 'ppm'],
+  ['us-gmrs', 'deviation', 462.55, 5, 'kHz'],
+  ['us-gmrs', 'deviation', 467.5625, 2.5, 'kHz'],
+  ['us-gmrs', 'occupied-bandwidth', 462.55, 20, 'kHz'],
+  ['us-gmrs', 'occupied-bandwidth', 467.5625, 12.5, 'kHz'],
+  ['us-murs', 'frequency-error', 151.82, 5, 'ppm'],
+  ['us-murs', 'occupied-bandwidth', 151.82, 11.25, 'kHz'],
+  ['us-murs', 'occupied-bandwidth', 154.6, 20, 'kHz'],
+  ['us-cb', 'frequency-error', 27.185, 50, 'ppm'],
+  ['us-cb', 'occupied-bandwidth', 27.185, 8, 'kHz', { mode: 'AM' }],
+  ['us-cb', 'deviation', 27.185, 2, 'kHz', { mode: 'FM' }],
+  ['us-marine', 'frequency-error', 156.8, 10, 'ppm'],
+  ['us-marine', 'deviation', 156.8, 5, 'kHz'],
+  ['us-marine', 'occupied-bandwidth', 156.8, 20, 'kHz'],
+  ['us-land-mobile', 'frequency-error', 155, 5, 'ppm', { channelSpacingHz: 25e3 }],
+  ['us-land-mobile', 'frequency-error', 450, 2.5, 'ppm', { channelSpacingHz: 12.5e3 }],
+  ['us-land-mobile', 'frequency-error', 450, 1, 'ppm', { channelSpacingHz: 6.25e3 }],
   ['us-land-mobile', 'frequency-error', 40, 20, 'ppm'],
-  ['eu-land-mobile', 'frequency-error', 155, 1.5, 'kHz', { channelSpacingHz: 12.5e3 }], ['eu-land-mobile', 'frequency-error', 450, 2, 'kHz', { channelSpacingHz: 25e3 }], ['eu-land-mobile', 'frequency-error', 80, 1.35, 'kHz', { channelSpacingHz: 20e3 }],
-  ['eu-land-mobile', 'deviation', 155, 2.5, 'kHz', { channelSpacingHz: 12.5e3 }], ['eu-land-mobile', 'deviation', 155, 4, 'kHz', { channelSpacingHz: 20e3 }], ['eu-land-mobile', 'deviation', 155, 5, 'kHz', { channelSpacingHz: 25e3 }],
-  ['eu-land-mobile', 'power-tolerance', 155, -1.5, 'dB'], ['eu-land-mobile', 'sensitivity', 155, -107, 'dBm'], ['eu-land-mobile', 'adjacent-selectivity', 155, 60, 'dB', { channelSpacingHz: 12.5e3 }],
-  ['eu-land-mobile', 'adjacent-selectivity', 155, 70, 'dB', { channelSpacingHz: 25e3 }], ['eu-land-mobile', 'co-channel', 155, -12, 'dB', { channelSpacingHz: 12.5e3 }], ['eu-land-mobile', 'spurious-response', 155, 70, 'dB'],
-  ['eu-land-mobile', 'intermodulation', 155, 65, 'dB'], ['eu-land-mobile', 'blocking', 155, 84, 'dB'],
-  ['eu-pmr446', 'deviation', 446.1, 2.5, 'kHz'], ['eu-pmr446', 'time-out', 446.1, 180, 's'],
-  ['eu-cb', 'frequency-error', 27.185, 0.6, 'kHz'], ['eu-cb', 'deviation', 27.185, 2, 'kHz', { mode: 'FM' }], ['eu-cb', 'sensitivity', 27.185, -107, 'dBm', { mode: 'FM' }], ['eu-cb', 'adjacent-selectivity', 27.185, 60, 'dB'], ['eu-cb', 'intermodulation', 27.185, 54, 'dB'],
-  ['eu-marine', 'frequency-error', 156.8, 1.5, 'kHz'], ['eu-marine', 'deviation', 156.8, 5, 'kHz'], ['eu-marine', 'sensitivity', 156.8, -107, 'dBm'], ['eu-marine', 'co-channel', 156.8, -10, 'dB'], ['eu-marine', 'adjacent-selectivity', 156.8, 70, 'dB'],
-  ['eu-marine', 'spurious-response', 156.8, 70, 'dB'], ['eu-marine', 'intermodulation', 156.8, 68, 'dB'],
-  ['uk-cb', 'frequency-error', 27.78125, 1.5, 'kHz'], ['tia-603', 'deviation', 155, 2.5, 'kHz', { channelSpacingHz: 12.5e3 }], ['good-practice', 'sensitivity', 155, -117, 'dBm'], ['good-practice', 'hysteresis', 155, 2, 'dB'],
+  ['eu-land-mobile', 'frequency-error', 155, 1.5, 'kHz', { channelSpacingHz: 12.5e3 }],
+  ['eu-land-mobile', 'frequency-error', 450, 2, 'kHz', { channelSpacingHz: 25e3 }],
+  ['eu-land-mobile', 'frequency-error', 80, 1.35, 'kHz', { channelSpacingHz: 20e3 }],
+  ['eu-land-mobile', 'deviation', 155, 2.5, 'kHz', { channelSpacingHz: 12.5e3 }],
+  ['eu-land-mobile', 'deviation', 155, 4, 'kHz', { channelSpacingHz: 20e3 }],
+  ['eu-land-mobile', 'deviation', 155, 5, 'kHz', { channelSpacingHz: 25e3 }],
+  ['eu-land-mobile', 'power-tolerance', 155, -1.5, 'dB'],
+  ['eu-land-mobile', 'sensitivity', 155, -107, 'dBm'],
+  ['eu-land-mobile', 'adjacent-selectivity', 155, 60, 'dB', { channelSpacingHz: 12.5e3 }],
+  ['eu-land-mobile', 'adjacent-selectivity', 155, 70, 'dB', { channelSpacingHz: 25e3 }],
+  ['eu-land-mobile', 'co-channel', 155, -12, 'dB', { channelSpacingHz: 12.5e3 }],
+  ['eu-land-mobile', 'spurious-response', 155, 70, 'dB'],
+  ['eu-land-mobile', 'intermodulation', 155, 65, 'dB'],
+  ['eu-land-mobile', 'blocking', 155, 84, 'dB'],
+  ['eu-pmr446', 'deviation', 446.1, 2.5, 'kHz'],
+  ['eu-pmr446', 'time-out', 446.1, 180, 's'],
+  ['eu-cb', 'frequency-error', 27.185, 0.6, 'kHz'],
+  ['eu-cb', 'deviation', 27.185, 2, 'kHz', { mode: 'FM' }],
+  ['eu-cb', 'sensitivity', 27.185, -107, 'dBm', { mode: 'FM' }],
+  ['eu-cb', 'adjacent-selectivity', 27.185, 60, 'dB'],
+  ['eu-cb', 'intermodulation', 27.185, 54, 'dB'],
+  ['eu-marine', 'frequency-error', 156.8, 1.5, 'kHz'],
+  ['eu-marine', 'deviation', 156.8, 5, 'kHz'],
+  ['eu-marine', 'sensitivity', 156.8, -107, 'dBm'],
+  ['eu-marine', 'co-channel', 156.8, -10, 'dB'],
+  ['eu-marine', 'adjacent-selectivity', 156.8, 70, 'dB'],
+  ['eu-marine', 'spurious-response', 156.8, 70, 'dB'],
+  ['eu-marine', 'intermodulation', 156.8, 68, 'dB'],
+  ['uk-cb', 'frequency-error', 27.78125, 1.5, 'kHz'],
+  ['tia-603', 'deviation', 155, 2.5, 'kHz', { channelSpacingHz: 12.5e3 }],
+  ['good-practice', 'sensitivity', 155, -117, 'dBm'],
+  ['good-practice', 'hysteresis', 155, 2, 'dB'],
 ]
 
 describe('the other figures, recalled', () => {
   it.each(scalars)('%s, %s on %d MHz: %d %s', (book, about, mhz, value, unit, more) => {
-    expect(evaluateScalar(rulebookById(book), about, { frequencyHz: mhz * 1e6, powerW: 4, ...more })).toMatchObject({ kind: 'scalar', limit: { value, unit } })
+    expect(
+      evaluateScalar(rulebookById(book), about, { frequencyHz: mhz * 1e6, powerW: 4, ...more }),
+    ).toMatchObject({ kind: 'scalar', limit: { value, unit } })
   })
   // ETSI: adjacent channel power 60 and 70 dB, not below 0.2 µW
   it('adjacent channel power: 60 or 70 dB, nothing asked below 0.2 µW', () => {
     const at = (spacingHz: number, powerW: number) => {
-      const answer = evaluateLimit(rulebookById('eu-land-mobile'), { frequencyHz: 155e6, powerW, channelSpacingHz: spacingHz }, { frequencyHz: 155e6 + spacingHz, harmonic: null }, 'adjacent-power')
+      const answer = evaluateLimit(
+        rulebookById('eu-land-mobile'),
+        { frequencyHz: 155e6, powerW, channelSpacingHz: spacingHz },
+        { frequencyHz: 155e6 + spacingHz, harmonic: null },
+        'adjacent-power',
+      )
       return answer.kind === 'limit' ? answer.limitDbm : Number.NaN
     }
     expect(at(12.5e3, 5)).toBeCloseTo(W(5) - 60, 6)
@@ -139,7 +385,18 @@ describe('the other figures, recalled', () => {
     expect(at(25e3, 0.5)).toBeCloseTo(W(0.2e-6), 6)
   })
   // What was recalled too vaguely gives no verdict (limits.md, preface)
-  it.each([['us-murs', 'deviation', 151.82], ['uk-cb', 'deviation', 27.78125], ['eu-pmr446', 'frequency-error', 446.1], ['tia-603', 'sensitivity', 155]] as const)('%s, %s is switched off', (book, about, mhz) => {
-    expect(evaluateScalar(rulebookById(book), about, { frequencyHz: mhz * 1e6, powerW: 1, channelSpacingHz: 12.5e3 }).kind).toBe('no-figure')
+  it.each([
+    ['us-murs', 'deviation', 151.82],
+    ['uk-cb', 'deviation', 27.78125],
+    ['eu-pmr446', 'frequency-error', 446.1],
+    ['tia-603', 'sensitivity', 155],
+  ] as const)('%s, %s is switched off', (book, about, mhz) => {
+    expect(
+      evaluateScalar(rulebookById(book), about, {
+        frequencyHz: mhz * 1e6,
+        powerW: 1,
+        channelSpacingHz: 12.5e3,
+      }).kind,
+    ).toBe('no-figure')
   })
 })

@@ -3,29 +3,82 @@ import besselj0 from '@stdlib/math-base-special-besselj0'
 import { createRequire } from 'node:module'
 import { pathToFileURL } from 'node:url'
 import { describe, expect, it } from 'vitest'
-import { concludeAnalysis, CARRIER_NULLS, carsonBandwidthHz, type FastFftModule, fastFft, gatherStretch, nullToneHz, peakNear, PEP_ABOVE_MEAN_DB, portableFft, samplesInMemory, sizeFor, spectrumFrom, TONE_BELOW_PEP_DB, twoTone, Welch, windowFacts, type WindowName, windowOf } from '#core/signal'
+import {
+  concludeAnalysis,
+  CARRIER_NULLS,
+  carsonBandwidthHz,
+  type FastFftModule,
+  fastFft,
+  gatherStretch,
+  nullToneHz,
+  peakNear,
+  PEP_ABOVE_MEAN_DB,
+  portableFft,
+  samplesInMemory,
+  sizeFor,
+  spectrumFrom,
+  TONE_BELOW_PEP_DB,
+  twoTone,
+  Welch,
+  windowFacts,
+  type WindowName,
+  windowOf,
+} from '#core/signal'
 import { simulatedFm, simulatedLines, simulatedNoise } from '#core/virtual'
 
 async function analysed(samples: Float32Array, sampleRateHz: number, channelSpacingHz = 12_500) {
   const source = samplesInMemory(samples, { sampleRateHz })
   const window = 'blackman-harris' as const
-  const size = sizeFor(sampleRateHz, { resolutionHz: 100, enbwBins: windowFacts(window).enbwBins, sampleCount: source.sampleCount })
-  const stretch = await gatherStretch(source, { size, window, fmShiftHz: 0, channelHalfHz: 15_000, columns: 20, rows: 16 }, { from: 0, to: source.sampleCount, engine: portableFft })
-  return concludeAnalysis([stretch], source, { channelSpacingHz, carrierHz: null, twoTone: false, fmShiftHz: 0 })
+  const size = sizeFor(sampleRateHz, {
+    resolutionHz: 100,
+    enbwBins: windowFacts(window).enbwBins,
+    sampleCount: source.sampleCount,
+  })
+  const stretch = await gatherStretch(
+    source,
+    { size, window, fmShiftHz: 0, channelHalfHz: 15_000, columns: 20, rows: 16 },
+    { from: 0, to: source.sampleCount, engine: portableFft },
+  )
+  return concludeAnalysis([stretch], source, {
+    channelSpacingHz,
+    carrierHz: null,
+    twoTone: false,
+    fmShiftHz: 0,
+  })
 }
 
 describe('Bessel nulls (Abramowitz and Stegun, Table 9.5, from memory; the function from @stdlib)', () => {
-  it.each(CARRIER_NULLS.map((index, i) => ({ i: i + 1, index })))('J0 vanishes at null $i, $index', ({ index }) => {
-    expect(Math.abs(besselj0(index))).toBeLessThan(1e-6)
-  })
+  it.each(CARRIER_NULLS.map((index, i) => ({ i: i + 1, index })))(
+    'J0 vanishes at null $i, $index',
+    ({ index }) => {
+      expect(Math.abs(besselj0(index))).toBeLessThan(1e-6)
+    },
+  )
 
-  it.each([[5000, 2079.2], [4000, 1663.3], [3000, 1247.5], [2500, 1039.6], [2000, 831.7], [1500, 623.7]])('%i Hz deviation: the carrier vanishes with a tone of %f Hz', (deviationHz, toneHz) => {
+  it.each([
+    [5000, 2079.2],
+    [4000, 1663.3],
+    [3000, 1247.5],
+    [2500, 1039.6],
+    [2000, 831.7],
+    [1500, 623.7],
+  ])('%i Hz deviation: the carrier vanishes with a tone of %f Hz', (deviationHz, toneHz) => {
     expect(nullToneHz(deviationHz)).toBeCloseTo(toneHz, 1)
   })
 
   it('a recording at the first null has no carrier, and one beside it has', async () => {
     const carrierOf = async (deviationHz: number) => {
-      const { spectrum } = await analysed(simulatedFm({ sampleRateHz: 96_000, seconds: 1, offsetHz: 0, levelDb: 0, tones: [{ frequencyHz: 1000, deviationHz }], noiseDb: null }), 96_000)
+      const { spectrum } = await analysed(
+        simulatedFm({
+          sampleRateHz: 96_000,
+          seconds: 1,
+          offsetHz: 0,
+          levelDb: 0,
+          tones: [{ frequencyHz: 1000, deviationHz }],
+          noiseDb: null,
+        }),
+        96_000,
+      )
       return peakNear(spectrum, 0, 150)!.levelDb
     }
     expect(await carrierOf(2404.83)).toBeLessThan(-90)
@@ -34,12 +87,25 @@ describe('Bessel nulls (Abramowitz and Stegun, Table 9.5, from memory; the funct
 })
 
 describe('Carson’s rule (Carson 1922, from memory)', () => {
-  it.each([[5000, 3000, 16_000], [2500, 3000, 11_000]])('%i and %i Hz take %i Hz', (deviationHz, audioHz, hz) => {
+  it.each([
+    [5000, 3000, 16_000],
+    [2500, 3000, 11_000],
+  ])('%i and %i Hz take %i Hz', (deviationHz, audioHz, hz) => {
     expect(carsonBandwidthHz(deviationHz, audioHz)).toBe(hz)
   })
 
   it('holds about 98 % of the power of a tone-modulated carrier', async () => {
-    const { occupied } = await analysed(simulatedFm({ sampleRateHz: 96_000, seconds: 1, offsetHz: 0, levelDb: 0, tones: [{ frequencyHz: 1000, deviationHz: 5000 }], noiseDb: null }), 96_000)
+    const { occupied } = await analysed(
+      simulatedFm({
+        sampleRateHz: 96_000,
+        seconds: 1,
+        offsetHz: 0,
+        levelDb: 0,
+        tones: [{ frequencyHz: 1000, deviationHz: 5000 }],
+        noiseDb: null,
+      }),
+      96_000,
+    )
     // 99 % lies between Carson’s bandwidth and one sideband more on each side.
     expect(occupied!.bandwidthHz).toBeGreaterThan(carsonBandwidthHz(5000, 1000) - 1000)
     expect(occupied!.bandwidthHz).toBeLessThan(carsonBandwidthHz(5000, 1000) + 2500)
@@ -48,8 +114,12 @@ describe('Carson’s rule (Carson 1922, from memory)', () => {
 
 describe('windows (Harris 1978, Table 1, from memory; exact values computed for N = 1024)', () => {
   const rows: [WindowName, number, number, number, number][] = [
-    ['rectangular', 1, 1, 3.92, -13.28], ['hann', 0.5, 1.5, 1.42, -31.47], ['hamming', 0.54, 1.363, 1.751, -42.67], ['blackman', 0.42, 1.727, 1.1, -58.11],
-    ['blackman-harris', 0.3588, 2.004, 0.826, -92.03], ['flat-top', 0.2156, 3.77, 0.0098, -93.35],
+    ['rectangular', 1, 1, 3.92, -13.28],
+    ['hann', 0.5, 1.5, 1.42, -31.47],
+    ['hamming', 0.54, 1.363, 1.751, -42.67],
+    ['blackman', 0.42, 1.727, 1.1, -58.11],
+    ['blackman-harris', 0.3588, 2.004, 0.826, -92.03],
+    ['flat-top', 0.2156, 3.77, 0.0098, -93.35],
   ]
   it.each(rows)('%s: coherent gain %f, ENBW %f bins, scalloping %f dB', (name, gain, enbw, scalloping) => {
     const facts = windowFacts(name)
@@ -58,7 +128,7 @@ describe('windows (Harris 1978, Table 1, from memory; exact values computed for 
     expect(facts.scallopingDb).toBeCloseTo(scalloping, 2)
     const weights = windowOf(name, 1024)
     const sum = weights.reduce((a, b) => a + b, 0)
-    expect(1024 * weights.reduce((a, b) => a + b * b, 0) / sum ** 2).toBeCloseTo(enbw, 2)
+    expect((1024 * weights.reduce((a, b) => a + b * b, 0)) / sum ** 2).toBeCloseTo(enbw, 2)
   })
 
   it.each(rows)('%s: highest sidelobe', (name, _gain, _enbw, _scalloping, sidelobe) => {
@@ -66,7 +136,9 @@ describe('windows (Harris 1978, Table 1, from memory; exact values computed for 
     const pad = 16
     const transform = new FFT(size * pad)
     const input = new Float64Array(2 * size * pad)
-    windowOf(name, size).forEach((weight, n) => { input[2 * n] = weight })
+    windowOf(name, size).forEach((weight, n) => {
+      input[2 * n] = weight
+    })
     const output = new Float64Array(input.length)
     transform.transform(output, input)
     const level = (k: number) => 20 * Math.log10(Math.hypot(output[2 * k]!, output[2 * k + 1]!) / output[0]!)
@@ -74,17 +146,19 @@ describe('windows (Harris 1978, Table 1, from memory; exact values computed for 
     let k = name === 'flat-top' ? 4 * pad : 1
     while (level(k + 1) < level(k)) k++
     let highest = -Infinity
-    for (; k < size * pad / 2; k++) highest = Math.max(highest, level(k))
+    for (; k < (size * pad) / 2; k++) highest = Math.max(highest, level(k))
     expect(highest).toBeCloseTo(sidelobe, 0)
   })
 })
 
 describe('a second FFT library: the fast transform against fft.js', () => {
   it('agrees on noise and a tone to single precision', async () => {
-    const module = await import(pathToFileURL(createRequire(import.meta.url).resolve('@echogarden/pffft-wasm/simd')).href) as { default: () => Promise<FastFftModule> }
+    const module = (await import(
+      pathToFileURL(createRequire(import.meta.url).resolve('@echogarden/pffft-wasm/simd')).href
+    )) as { default: () => Promise<FastFftModule> }
     const engine = fastFft(await module.default())
     const noise = simulatedNoise(20_000, -20, 7)
-    const both = [engine, portableFft].map((one) => {
+    const both = [engine, portableFft].map(one => {
       const welch = new Welch({ size: 1024, window: 'hann' }, one)
       for (let at = 0; at < noise.length; at += 5000) welch.add(noise.subarray(at, at + 5000))
       const spectrum = spectrumFrom(welch.sums(), { sampleRateHz: 48_000, centreHz: null })
@@ -99,27 +173,62 @@ describe('a second FFT library: the fast transform against fft.js', () => {
 })
 
 describe('recordings whose truth is known in closed form', () => {
-  it.each([0.123, 1234.567, -20_345.678])('finds a clean carrier of one second at %f Hz within 0.5 Hz', async (offsetHz) => {
-    const found = await analysed(simulatedFm({ sampleRateHz: 96_000, seconds: 1, offsetHz, levelDb: -12, tones: [], noiseDb: null }), 96_000)
-    if (Math.abs(offsetHz) < 10_000) expect(found.deviation!.carrierHz).toBeCloseTo(offsetHz, 2)
-    expect(Math.abs(found.peaks[0]!.frequencyHz - offsetHz)).toBeLessThan(0.5)
-    expect(found.peaks[0]!.levelDb).toBeCloseTo(-12, 2)
-  })
+  it.each([0.123, 1234.567, -20_345.678])(
+    'finds a clean carrier of one second at %f Hz within 0.5 Hz',
+    async offsetHz => {
+      const found = await analysed(
+        simulatedFm({ sampleRateHz: 96_000, seconds: 1, offsetHz, levelDb: -12, tones: [], noiseDb: null }),
+        96_000,
+      )
+      if (Math.abs(offsetHz) < 10_000) expect(found.deviation!.carrierHz).toBeCloseTo(offsetHz, 2)
+      expect(Math.abs(found.peaks[0]!.frequencyHz - offsetHz)).toBeLessThan(0.5)
+      expect(found.peaks[0]!.levelDb).toBeCloseTo(-12, 2)
+    },
+  )
 
-  it.each([[96_000, 1000, 3000], [48_000, 3000, 2500], [240_000, 400, 5000], [96_000, 2500, 1500]])('at %i S/s reads a tone of %i Hz with %i Hz deviation within 0.5 %%', async (rate, frequencyHz, deviationHz) => {
-    const { deviation } = await analysed(simulatedFm({ sampleRateHz: rate, seconds: 1, offsetHz: 210, levelDb: -6, tones: [{ frequencyHz, deviationHz }], noiseDb: null }), rate)
-    expect(deviation!.method).toBe('tone')
-    for (const found of [deviation!.plusHz, deviation!.minusHz, deviation!.halfPeakToPeakHz, deviation!.rmsHz * Math.SQRT2]) expect(Math.abs(found / deviationHz - 1)).toBeLessThan(0.005)
-    expect(Math.abs(deviation!.carrierHz - 210)).toBeLessThan(0.5)
-    expect(deviation!.toneHz).toBeCloseTo(frequencyHz, 1)
-  })
+  it.each([
+    [96_000, 1000, 3000],
+    [48_000, 3000, 2500],
+    [240_000, 400, 5000],
+    [96_000, 2500, 1500],
+  ])(
+    'at %i S/s reads a tone of %i Hz with %i Hz deviation within 0.5 %%',
+    async (rate, frequencyHz, deviationHz) => {
+      const { deviation } = await analysed(
+        simulatedFm({
+          sampleRateHz: rate,
+          seconds: 1,
+          offsetHz: 210,
+          levelDb: -6,
+          tones: [{ frequencyHz, deviationHz }],
+          noiseDb: null,
+        }),
+        rate,
+      )
+      expect(deviation!.method).toBe('tone')
+      for (const found of [
+        deviation!.plusHz,
+        deviation!.minusHz,
+        deviation!.halfPeakToPeakHz,
+        deviation!.rmsHz * Math.SQRT2,
+      ])
+        expect(Math.abs(found / deviationHz - 1)).toBeLessThan(0.005)
+      expect(Math.abs(deviation!.carrierHz - 210)).toBeLessThan(0.5)
+      expect(deviation!.toneHz).toBeCloseTo(frequencyHz, 1)
+    },
+  )
 
   it('keeps noise out of a tone’s deviation, and says how far it may have pushed a voice’s', async () => {
     const noisy = { sampleRateHz: 96_000, seconds: 2, offsetHz: 0, levelDb: -10, noiseDb: -35 }
-    const tone = (await analysed(simulatedFm({ ...noisy, tones: [{ frequencyHz: 1000, deviationHz: 1500 }] }), 96_000)).deviation!
+    const tone = (
+      await analysed(simulatedFm({ ...noisy, tones: [{ frequencyHz: 1000, deviationHz: 1500 }] }), 96_000)
+    ).deviation!
     expect(Math.abs(tone.halfPeakToPeakHz / 1500 - 1)).toBeLessThan(0.01)
     expect(tone.noiseRmsHz).toBeGreaterThan(100)
-    const tones = [{ frequencyHz: 700, deviationHz: 900 }, { frequencyHz: 1900, deviationHz: 900 }]
+    const tones = [
+      { frequencyHz: 700, deviationHz: 900 },
+      { frequencyHz: 1900, deviationHz: 900 },
+    ]
     const clean = (await analysed(simulatedFm({ ...noisy, noiseDb: null, tones }), 96_000)).deviation!
     const voice = (await analysed(simulatedFm({ ...noisy, tones }), 96_000)).deviation!
     expect(clean.method).toBe('extremes')
@@ -129,35 +238,85 @@ describe('recordings whose truth is known in closed form', () => {
   })
 
   it('parts a tone squelch from the voice above it', async () => {
-    const { deviation } = await analysed(simulatedFm({ sampleRateHz: 96_000, seconds: 2, offsetHz: -50, levelDb: -10, tones: [{ frequencyHz: 1000, deviationHz: 1500 }, { frequencyHz: 88.5, deviationHz: 350 }], noiseDb: -60 }), 96_000)
+    const { deviation } = await analysed(
+      simulatedFm({
+        sampleRateHz: 96_000,
+        seconds: 2,
+        offsetHz: -50,
+        levelDb: -10,
+        tones: [
+          { frequencyHz: 1000, deviationHz: 1500 },
+          { frequencyHz: 88.5, deviationHz: 350 },
+        ],
+        noiseDb: -60,
+      }),
+      96_000,
+    )
     expect(deviation!.subAudible!.usualHz).toBe(88.5)
     expect(deviation!.subAudible!.deviationHz).toBeCloseTo(350, -1)
-    expect(Math.abs(deviation!.subAudible!.deviationHz - 350)).toBeLessThan(3 * deviation!.subAudible!.standardUncertaintyHz)
+    expect(Math.abs(deviation!.subAudible!.deviationHz - 350)).toBeLessThan(
+      3 * deviation!.subAudible!.standardUncertaintyHz,
+    )
     expect(deviation!.subAudible!.standardUncertaintyHz).toBeLessThan(0.02 * 350)
     expect(deviation!.audioHz).toBeCloseTo(1500, -1)
     expect(deviation!.halfPeakToPeakHz).toBeCloseTo(1850, -1)
   })
 
-  it.each([-10, -30, -50, -60])('reads a tone %i dB under another within 0.1 dB, wherever it falls between the bins', (levelDb) => {
-    for (const frequencyHz of [3000, 3003.1, 3007.7]) {
-      const welch = new Welch({ size: 8192, window: 'blackman-harris' }, portableFft)
-      welch.add(simulatedLines({ sampleRateHz: 96_000, seconds: 1, lines: [{ frequencyHz: -1204.4, levelDb: 0 }, { frequencyHz, levelDb }], noiseDb: null }))
-      const spectrum = spectrumFrom(welch.sums(), { sampleRateHz: 96_000, centreHz: null })
-      expect(Math.abs(peakNear(spectrum, 3004, 100)!.levelDb - peakNear(spectrum, -1204, 100)!.levelDb - levelDb)).toBeLessThan(0.1)
-    }
-  })
+  it.each([-10, -30, -50, -60])(
+    'reads a tone %i dB under another within 0.1 dB, wherever it falls between the bins',
+    levelDb => {
+      for (const frequencyHz of [3000, 3003.1, 3007.7]) {
+        const welch = new Welch({ size: 8192, window: 'blackman-harris' }, portableFft)
+        welch.add(
+          simulatedLines({
+            sampleRateHz: 96_000,
+            seconds: 1,
+            lines: [
+              { frequencyHz: -1204.4, levelDb: 0 },
+              { frequencyHz, levelDb },
+            ],
+            noiseDb: null,
+          }),
+        )
+        const spectrum = spectrumFrom(welch.sums(), { sampleRateHz: 96_000, centreHz: null })
+        expect(
+          Math.abs(
+            peakNear(spectrum, 3004, 100)!.levelDb - peakNear(spectrum, -1204, 100)!.levelDb - levelDb,
+          ),
+        ).toBeLessThan(0.1)
+      }
+    },
+  )
 
-  it.each([-30, -50, -60])('reads adjacent-channel noise of %i dB within 0.5 dB', async (ratioDb) => {
+  it.each([-30, -50, -60])('reads adjacent-channel noise of %i dB within 0.5 dB', async ratioDb => {
     // A plain carrier and, 12.5 kHz off, 85 tones 100 Hz apart that fill the 8.5 kHz filter.
-    const lines = Array.from({ length: 85 }, (_unused, i) => ({ frequencyHz: 12_500 - 4200 + 100 * i, levelDb: ratioDb - 10 * Math.log10(85) }))
-    const { adjacent } = await analysed(simulatedLines({ sampleRateHz: 96_000, seconds: 1, lines: [{ frequencyHz: 0, levelDb: 0 }, ...lines], noiseDb: null }), 96_000)
+    const lines = Array.from({ length: 85 }, (_unused, i) => ({
+      frequencyHz: 12_500 - 4200 + 100 * i,
+      levelDb: ratioDb - 10 * Math.log10(85),
+    }))
+    const { adjacent } = await analysed(
+      simulatedLines({
+        sampleRateHz: 96_000,
+        seconds: 1,
+        lines: [{ frequencyHz: 0, levelDb: 0 }, ...lines],
+        noiseDb: null,
+      }),
+      96_000,
+    )
     expect(adjacent!.filterHz).toBe(8500)
-    expect(Math.abs(adjacent!.channels.find(({ side, step }) => side === 'upper' && step === 1)!.ratioDb - ratioDb)).toBeLessThan(0.5)
+    expect(
+      Math.abs(
+        adjacent!.channels.find(({ side, step }) => side === 'upper' && step === 1)!.ratioDb - ratioDb,
+      ),
+    ).toBeLessThan(0.5)
   })
 
   it('finds the 99 % bandwidth of a flat band of noise: 99 % of its width (ITU-R SM.328, from memory)', async () => {
     const lines = Array.from({ length: 201 }, (_unused, i) => ({ frequencyHz: -5000 + 50 * i, levelDb: -40 }))
-    const { occupied } = await analysed(simulatedLines({ sampleRateHz: 96_000, seconds: 1, lines, noiseDb: null }), 96_000)
+    const { occupied } = await analysed(
+      simulatedLines({ sampleRateHz: 96_000, seconds: 1, lines, noiseDb: null }),
+      96_000,
+    )
     expect(Math.abs(occupied!.bandwidthHz - 0.99 * 10_050)).toBeLessThan(60)
     expect(occupied!.isUpperBound).toBe(false)
   })
@@ -172,8 +331,8 @@ describe('two tones: PEP and IMD conventions (amateur handbooks take PEP, ITU an
     let peak = 0
     let mean = 0
     for (let i = 0; i < n; i++) {
-      const re = Math.cos(2 * Math.PI * 700 * i / n) + Math.cos(2 * Math.PI * 1900 * i / n)
-      const im = Math.sin(2 * Math.PI * 700 * i / n) + Math.sin(2 * Math.PI * 1900 * i / n)
+      const re = Math.cos((2 * Math.PI * 700 * i) / n) + Math.cos((2 * Math.PI * 1900 * i) / n)
+      const im = Math.sin((2 * Math.PI * 700 * i) / n) + Math.sin((2 * Math.PI * 1900 * i) / n)
       peak = Math.max(peak, re * re + im * im)
       mean += (re * re + im * im) / n
     }
@@ -185,9 +344,21 @@ describe('two tones: PEP and IMD conventions (amateur handbooks take PEP, ITU an
     const [f1, f2] = [700.3, 1900.7]
     const spacing = f2 - f1
     const wanted = { 3: -31.2, 5: -43.8, 7: -55.1 } as const
-    const products = ([3, 5, 7] as const).flatMap(order => [f1 - ((order - 1) / 2) * spacing, f2 + ((order - 1) / 2) * spacing].map((frequencyHz, i) => ({ frequencyHz, levelDb: -10 + wanted[order] - 3 * i })))
+    const products = ([3, 5, 7] as const).flatMap(order =>
+      [f1 - ((order - 1) / 2) * spacing, f2 + ((order - 1) / 2) * spacing].map((frequencyHz, i) => ({
+        frequencyHz,
+        levelDb: -10 + wanted[order] - 3 * i,
+      })),
+    )
     const welch = new Welch({ size: 2 ** 14, window: 'blackman-harris' }, portableFft)
-    welch.add(simulatedLines({ sampleRateHz: 48_000, seconds: 3, noiseDb: -60, lines: [{ frequencyHz: f1, levelDb: -10 }, { frequencyHz: f2, levelDb: -10.2 }, ...products] }))
+    welch.add(
+      simulatedLines({
+        sampleRateHz: 48_000,
+        seconds: 3,
+        noiseDb: -60,
+        lines: [{ frequencyHz: f1, levelDb: -10 }, { frequencyHz: f2, levelDb: -10.2 }, ...products],
+      }),
+    )
     const found = twoTone(spectrumFrom(welch.sums(), { sampleRateHz: 48_000, centreHz: null }))
     for (const order of [3, 5, 7] as const) {
       expect(Math.abs(found.worst[order]!.belowToneDb - (-wanted[order] - 0.1))).toBeLessThan(0.3)

@@ -2,31 +2,55 @@ import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
 import { budget, contribution, coverageFactor, probabilityBelow } from '#core/uncertainty'
 
-const normal = (id: string, standard: number, degreesOfFreedom = Infinity) => contribution({ id, group: 'instrument', label: id, distribution: 'normal', halfWidthDb: 2 * standard, degreesOfFreedom })
+const normal = (id: string, standard: number, degreesOfFreedom = Infinity) =>
+  contribution({
+    id,
+    group: 'instrument',
+    label: id,
+    distribution: 'normal',
+    halfWidthDb: 2 * standard,
+    degreesOfFreedom,
+  })
 
-// JCGM 100:2008, H.1, end-gauge calibration, from memory: components 25, 9.7, 2.9 and 16.6 nm with 18, 25.6 (about), 50 and 2
-// degrees of freedom; combined 32 nm, 16 effective degrees of freedom, U99 = 93 nm with k = 2.92. Units do not matter here.
+// JCGM 100:2008, H.1, end-gauge calibration, from memory: components 25, 9.7, 2.9 and 16.6 nm with 18, 25.6
+// (about), 50 and 2
+// degrees of freedom; combined 32 nm, 16 effective degrees of freedom, U99 = 93 nm with k = 2.92. Units do
+// not matter here.
 describe('JCGM 100:2008, H.1 (recalled)', () => {
-  const total = budget([normal('standard', 25, 18), normal('difference', 9.7, 25.6), normal('expansion', 2.9, 50), normal('temperature', 16.6, 2)])
+  const total = budget([
+    normal('standard', 25, 18),
+    normal('difference', 9.7, 25.6),
+    normal('expansion', 2.9, 50),
+    normal('temperature', 16.6, 2),
+  ])
 
   it('combines to 32 nm', () => expect(Math.round(total.standardUncertaintyDb)).toBe(32))
-  it('has about 16 effective degrees of freedom', () => expect(Math.floor(total.effectiveDegreesOfFreedom)).toBe(16))
+  it('has about 16 effective degrees of freedom', () =>
+    expect(Math.floor(total.effectiveDegreesOfFreedom)).toBe(16))
   it('k for 99 % is 2.92 with 16 degrees of freedom, U = 93 nm', () => {
     expect(coverageFactor(16, 0.99)).toBeCloseTo(2.92, 2)
     expect(32 * coverageFactor(16, 0.99)).toBeCloseTo(93, -0.5)
   })
 })
 
-// JCGM 100:2008, 4.3.7 and 5.1.5 (recalled): a voltmeter, ±15 µV rectangular is 8.7 µV; with 12 µV of type A, 15 µV.
+// JCGM 100:2008, 4.3.7 and 5.1.5 (recalled): a voltmeter, ±15 µV rectangular is 8.7 µV; with 12 µV of type A,
+// 15 µV.
 describe('JCGM 100:2008, 4.3.7 and 5.1.5 (recalled)', () => {
   it('takes a rectangular 15 as 8.7, and with 12 as 15', () => {
-    const accuracy = contribution({ id: 'a', group: 'instrument', label: 'a', distribution: 'rectangular', halfWidthDb: 15 })
+    const accuracy = contribution({
+      id: 'a',
+      group: 'instrument',
+      label: 'a',
+      distribution: 'rectangular',
+      halfWidthDb: 15,
+    })
     expect(accuracy.standardUncertaintyDb).toBeCloseTo(8.7, 1)
     expect(budget([accuracy, normal('b', 12)]).standardUncertaintyDb).toBeCloseTo(15, 0)
   })
 })
 
-// JCGM 106:2012 examples (recalled): Zener diode −5.47 V, u 0.05, limit −5.40: 0.92; burst strength 509.7, u 8.6, limit 490: 0.99.
+// JCGM 106:2012 examples (recalled): Zener diode −5.47 V, u 0.05, limit −5.40: 0.92; burst strength 509.7, u
+// 8.6, limit 490: 0.99.
 describe('JCGM 106:2012 (recalled)', () => {
   it('finds the probability of conforming of the Zener diode and of the burst strength', () => {
     expect(probabilityBelow((-5.4 + 5.47) / 0.05, Infinity)).toBeCloseTo(0.92, 2)
@@ -36,8 +60,10 @@ describe('JCGM 106:2012 (recalled)', () => {
 
 // Against a second library from the registry (jstat); the product itself uses the stdlib packages.
 describe('Student’s t and the normal distribution, against a second library', () => {
-  it.each([1, 2, 3, 5, 10, 16, 30, 100, 1000])('k for 95 %% with %d degrees of freedom', dof => expect(coverageFactor(dof)).toBeCloseTo(jstat.studentt.inv(0.975, dof), 4))
-  it.each([-3, -1.645, -0.5, 0, 1, 1.96, 4])('P(z < %d)', (z) => {
+  it.each([1, 2, 3, 5, 10, 16, 30, 100, 1000])('k for 95 %% with %d degrees of freedom', dof =>
+    expect(coverageFactor(dof)).toBeCloseTo(jstat.studentt.inv(0.975, dof), 4),
+  )
+  it.each([-3, -1.645, -0.5, 0, 1, 1.96, 4])('P(z < %d)', z => {
     expect(probabilityBelow(z, Infinity)).toBeCloseTo(jstat.normal.cdf(z, 0, 1), 6)
     expect(probabilityBelow(z, 7)).toBeCloseTo(jstat.studentt.cdf(z, 7), 6)
   })

@@ -5,7 +5,18 @@ import type { Chain, Instrument } from '#core/chain'
 import { buildStaircase } from '~/charts/staircase'
 import { printDbm, printFrequencyShort, printNumber, printSigned } from '#core/quantity'
 
-const { chain, instrument, radioName, radioDetail, carrierHz, powerW, limitDbm, selectedPartId = null, locked = false, alarmParts = [] } = defineProps<{
+const {
+  chain,
+  instrument,
+  radioName,
+  radioDetail,
+  carrierHz,
+  powerW,
+  limitDbm,
+  selectedPartId = null,
+  locked = false,
+  alarmParts = [],
+} = defineProps<{
   chain: Chain
   instrument: Instrument | undefined
   radioName: string
@@ -19,7 +30,11 @@ const { chain, instrument, radioName, radioDetail, carrierHz, powerW, limitDbm, 
   /** Parts that a check complains of. */
   alarmParts?: string[]
 }>()
-const emit = defineEmits<{ select: [partId: string]; selectInstrument: []; move: [partId: string, to: number] }>()
+const emit = defineEmits<{
+  select: [partId: string]
+  selectInstrument: []
+  move: [partId: string, to: number]
+}>()
 
 const scroller = useTemplateRef<HTMLElement>('scroller')
 const partList = useTemplateRef<HTMLElement>('partList')
@@ -27,19 +42,38 @@ const { width } = useElementSize(scroller)
 
 const columns = computed(() => chain.parts.length + 2)
 const drawWidth = computed(() => Math.max(width.value, columns.value * 126))
-const drawing = computed(() => buildStaircase({ chain, instrument, carrierHz, powerW, limitDbm, width: drawWidth.value, height: 292 }))
+const drawing = computed(() =>
+  buildStaircase({ chain, instrument, carrierHz, powerW, limitDbm, width: drawWidth.value, height: 292 }),
+)
 
-const sorting = useSortable(partList, computed(() => chain.parts.map(part => part.id)), {
-  animation: 120, draggable: '.part', disabled: locked, filter: '.end', direction: 'horizontal', forceFallback: true, fallbackTolerance: 4,
-  onUpdate: (event: { oldIndex?: number; newIndex?: number; item: HTMLElement; from: HTMLElement }) => {
-    const { oldIndex, newIndex, item, from } = event
-    const part = chain.parts[(oldIndex ?? 1) - 1]
-    from.insertBefore(item, from.children[(oldIndex ?? 1) + ((newIndex ?? 0) < (oldIndex ?? 0) ? 1 : 0)] ?? null)
-    if (part && newIndex !== undefined) emit('move', part.id, Math.min(chain.parts.length - 1, Math.max(0, newIndex - 1)))
+const sorting = useSortable(
+  partList,
+  computed(() => chain.parts.map(part => part.id)),
+  {
+    animation: 120,
+    draggable: '.part',
+    disabled: locked,
+    filter: '.end',
+    direction: 'horizontal',
+    forceFallback: true,
+    fallbackTolerance: 4,
+    onUpdate: (event: { oldIndex?: number; newIndex?: number; item: HTMLElement; from: HTMLElement }) => {
+      const { oldIndex, newIndex, item, from } = event
+      const part = chain.parts[(oldIndex ?? 1) - 1]
+      from.insertBefore(
+        item,
+        from.children[(oldIndex ?? 1) + ((newIndex ?? 0) < (oldIndex ?? 0) ? 1 : 0)] ?? null,
+      )
+      if (part && newIndex !== undefined)
+        emit('move', part.id, Math.min(chain.parts.length - 1, Math.max(0, newIndex - 1)))
+    },
   },
-})
+)
 
-watch(() => locked, now => sorting.option('disabled', now))
+watch(
+  () => locked,
+  now => sorting.option('disabled', now),
+)
 
 function moveByKey(partId: string, by: number): void {
   const at = chain.parts.findIndex(part => part.id === partId)
@@ -62,20 +96,39 @@ const lossWords = (partId: string) => {
     <div ref="scroller" class="scroll" tabindex="0" role="group" aria-label="The chain, part by part">
       <div ref="partList" class="parts" :style="{ width: `${drawWidth}px` }">
         <div class="cell end">
-          <strong>{{ radioName }}</strong><span class="small quiet">{{ radioDetail }}</span><span class="figure level">{{ printDbm(drawing.startDbm) }}</span>
+          <strong>{{ radioName }}</strong><span class="small quiet">{{ radioDetail }}</span
+          ><span class="figure level">{{ printDbm(drawing.startDbm) }}</span>
         </div>
         <button
-          v-for="part in chain.parts" :key="part.id" type="button" :data-part="part.id"
-          :class="['cell', 'part', { chosen: part.id === selectedPartId, alarm: alarmParts.includes(part.id) }]"
-          :aria-label="`${part.name}, ${lossWords(part.id)}. Enter to edit, Alt and arrow keys to move.`" :aria-pressed="part.id === selectedPartId"
-          @click="emit('select', part.id)" @keydown.alt.left.prevent="moveByKey(part.id, -1)" @keydown.alt.right.prevent="moveByKey(part.id, 1)"
+          v-for="part in chain.parts"
+          :key="part.id"
+          type="button"
+          :data-part="part.id"
+          :class="[
+            'cell',
+            'part',
+            { chosen: part.id === selectedPartId, alarm: alarmParts.includes(part.id) },
+          ]"
+          :aria-label="`${part.name}, ${lossWords(part.id)}. Enter to edit, Alt and arrow keys to move.`"
+          :aria-pressed="part.id === selectedPartId"
+          @click="emit('select', part.id)"
+          @keydown.alt.left.prevent="moveByKey(part.id, -1)"
+          @keydown.alt.right.prevent="moveByKey(part.id, 1)"
         >
-          <strong>{{ part.name }}</strong><span class="small quiet">{{ part.note || `VSWR ${printNumber(part.vswr, 2)}` }}</span><span class="figure level">{{ lossWords(part.id) }}</span>
+          <strong>{{ part.name }}</strong><span class="small quiet">{{
+            part.note || `VSWR ${printNumber(part.vswr, 2)}`
+          }}</span
+          ><span class="figure level">{{ lossWords(part.id) }}</span>
         </button>
         <button type="button" class="cell end instrument" @click="emit('selectInstrument')">
           <template v-if="instrument">
-            <strong>{{ instrument.name }}</strong><span class="small quiet">{{ printFrequencyShort(instrument.fromHz) }} to {{ printFrequencyShort(instrument.toHz) }}</span>
-            <span class="figure level">{{ drawing.atInstrumentDbm === null ? 'not known' : printDbm(drawing.atInstrumentDbm) }}</span>
+            <strong>{{ instrument.name }}</strong><span class="small quiet"
+              >{{ printFrequencyShort(instrument.fromHz) }} to
+              {{ printFrequencyShort(instrument.toHz) }}</span
+            >
+            <span class="figure level">{{
+              drawing.atInstrumentDbm === null ? 'not known' : printDbm(drawing.atInstrumentDbm)
+            }}</span>
           </template>
           <strong v-else>No instrument</strong>
         </button>
@@ -86,15 +139,42 @@ const lossWords = (partId: string) => {
           <text x="40" :y="line.y + 4" class="axis">{{ line.label }}</text>
         </g>
         <g v-for="zone in drawing.zones" :key="zone.id">
-          <rect :x="zone.x" :y="zone.y" :width="zone.width" :height="zone.height" :class="['zone', zone.id]" />
-          <text v-if="zone.height > 15" :x="zone.x + zone.width - 8" :y="zone.labelY" :class="['zone-label', zone.id]">{{ zone.label }}</text>
+          <rect
+            :x="zone.x"
+            :y="zone.y"
+            :width="zone.width"
+            :height="zone.height"
+            :class="['zone', zone.id]"
+          />
+          <text
+            v-if="zone.height > 15"
+            :x="zone.x + zone.width - 8"
+            :y="zone.labelY"
+            :class="['zone-label', zone.id]"
+          >
+            {{ zone.label }}
+          </text>
         </g>
         <path v-if="drawing.limitPath" :d="drawing.limitPath" class="limit" />
         <path :d="drawing.carrierPath" class="carrier" />
-        <circle v-if="drawing.carrierEnd" :cx="drawing.carrierEnd.x" :cy="drawing.carrierEnd.y" r="5.5" class="bead" />
-        <circle v-if="drawing.limitEnd" :cx="drawing.limitEnd.x" :cy="drawing.limitEnd.y" r="4.5" class="limit-bead" />
+        <circle
+          v-if="drawing.carrierEnd"
+          :cx="drawing.carrierEnd.x"
+          :cy="drawing.carrierEnd.y"
+          r="5.5"
+          class="bead"
+        />
+        <circle
+          v-if="drawing.limitEnd"
+          :cx="drawing.limitEnd.x"
+          :cy="drawing.limitEnd.y"
+          r="4.5"
+          class="limit-bead"
+        />
         <text x="58" :y="drawing.carrierLabelY" class="carrier-label">carrier</text>
-        <text v-if="drawing.limitLabelY !== null" x="58" :y="drawing.limitLabelY" class="limit-label">a harmonic right at its limit</text>
+        <text v-if="drawing.limitLabelY !== null" x="58" :y="drawing.limitLabelY" class="limit-label">
+          a harmonic right at its limit
+        </text>
         <text :x="drawWidth - 10" y="288" class="axis-title">level along the chain, dBm</text>
       </svg>
     </div>
@@ -102,36 +182,144 @@ const lossWords = (partId: string) => {
 </template>
 
 <style scoped>
-.stairs { overflow: hidden; }
-.scroll { overflow-x: auto; }
-.parts { display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr); }
-.cell { display: grid; gap: 1px; align-content: start; padding: 9px 10px 8px; text-align: left; border-right: 1px dashed var(--line-2); min-width: 0; background: none; color: inherit; }
-.cell:last-child { border-right: 0; }
-.cell > * { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.cell strong { line-height: 1.3; }
-.part { cursor: grab; }
-.part:hover, .instrument:hover { background: rgba(var(--v-theme-inside-wash), .45); }
-.part.chosen { background: rgb(var(--v-theme-inside-wash)); box-shadow: inset 0 -3px 0 var(--spruce); }
-.part.alarm { background: rgb(var(--v-theme-close-wash)); }
-.level { margin-top: 4px; font-weight: 600; }
-.drawing { display: block; border-top: 1px solid var(--line); }
-.grid { stroke: var(--line); stroke-width: 1; }
-.axis, .axis-title { fill: var(--ink-3); font-family: var(--figures); font-size: 12px; text-anchor: end; }
-.axis-title { font-family: var(--face); font-size: 13px; }
-.zone { stroke: none; }
-.zone.damage { fill: rgb(var(--v-theme-outside-wash)); }
-.zone.overload { fill: rgb(var(--v-theme-close-wash)); }
-.zone.well { fill: rgb(var(--v-theme-inside-wash)); }
-.zone.noise { fill: rgb(var(--v-theme-noise)); }
-.zone-label { text-anchor: end; font-size: 13px; font-weight: 700; }
-.zone-label.damage { fill: var(--outside); }
-.zone-label.overload { fill: var(--close); }
-.zone-label.well { fill: var(--inside); }
-.zone-label.noise { fill: var(--not-covered); font-weight: 400; }
-.carrier { fill: none; stroke: var(--spruce); stroke-width: 4; stroke-linejoin: round; }
-.limit { fill: none; stroke: var(--ink); stroke-width: 1.6; stroke-dasharray: 6 4; }
-.bead { fill: var(--spruce); stroke: var(--sheet); stroke-width: 2; }
-.limit-bead { fill: var(--ink); stroke: var(--sheet); stroke-width: 2; }
-.carrier-label { fill: var(--spruce); font-weight: 700; font-size: 14px; paint-order: stroke; stroke: var(--sheet); stroke-width: 4; }
-.limit-label { fill: var(--ink); font-size: 14px; paint-order: stroke; stroke: var(--sheet); stroke-width: 4; }
+.stairs {
+  overflow: hidden;
+}
+.scroll {
+  overflow-x: auto;
+}
+.parts {
+  display: grid;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(0, 1fr);
+}
+.cell {
+  display: grid;
+  gap: 1px;
+  align-content: start;
+  padding: 9px 10px 8px;
+  text-align: left;
+  border-right: 1px dashed var(--line-2);
+  min-width: 0;
+  background: none;
+  color: inherit;
+}
+.cell:last-child {
+  border-right: 0;
+}
+.cell > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.cell strong {
+  line-height: 1.3;
+}
+.part {
+  cursor: grab;
+}
+.part:hover,
+.instrument:hover {
+  background: rgba(var(--v-theme-inside-wash), 0.45);
+}
+.part.chosen {
+  background: rgb(var(--v-theme-inside-wash));
+  box-shadow: inset 0 -3px 0 var(--spruce);
+}
+.part.alarm {
+  background: rgb(var(--v-theme-close-wash));
+}
+.level {
+  margin-top: 4px;
+  font-weight: 600;
+}
+.drawing {
+  display: block;
+  border-top: 1px solid var(--line);
+}
+.grid {
+  stroke: var(--line);
+  stroke-width: 1;
+}
+.axis,
+.axis-title {
+  fill: var(--ink-3);
+  font-family: var(--figures);
+  font-size: 12px;
+  text-anchor: end;
+}
+.axis-title {
+  font-family: var(--face);
+  font-size: 13px;
+}
+.zone {
+  stroke: none;
+}
+.zone.damage {
+  fill: rgb(var(--v-theme-outside-wash));
+}
+.zone.overload {
+  fill: rgb(var(--v-theme-close-wash));
+}
+.zone.well {
+  fill: rgb(var(--v-theme-inside-wash));
+}
+.zone.noise {
+  fill: rgb(var(--v-theme-noise));
+}
+.zone-label {
+  text-anchor: end;
+  font-size: 13px;
+  font-weight: 700;
+}
+.zone-label.damage {
+  fill: var(--outside);
+}
+.zone-label.overload {
+  fill: var(--close);
+}
+.zone-label.well {
+  fill: var(--inside);
+}
+.zone-label.noise {
+  fill: var(--not-covered);
+  font-weight: 400;
+}
+.carrier {
+  fill: none;
+  stroke: var(--spruce);
+  stroke-width: 4;
+  stroke-linejoin: round;
+}
+.limit {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+  stroke-dasharray: 6 4;
+}
+.bead {
+  fill: var(--spruce);
+  stroke: var(--sheet);
+  stroke-width: 2;
+}
+.limit-bead {
+  fill: var(--ink);
+  stroke: var(--sheet);
+  stroke-width: 2;
+}
+.carrier-label {
+  fill: var(--spruce);
+  font-weight: 700;
+  font-size: 14px;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4;
+}
+.limit-label {
+  fill: var(--ink);
+  font-size: 14px;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4;
+}
 </style>

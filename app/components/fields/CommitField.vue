@@ -1,6 +1,14 @@
 <script setup lang="ts">
 /** A text field that keeps what is typed to itself until it is left or Enter is pressed. */
-const { modelValue, label, multiline = false, placeholder = '', disabled = false, hint = '', maxlength = 400 } = defineProps<{
+const {
+  modelValue,
+  label,
+  multiline = false,
+  placeholder = '',
+  disabled = false,
+  hint = '',
+  maxlength = 400,
+} = defineProps<{
   modelValue: string
   label: string
   multiline?: boolean
@@ -12,7 +20,10 @@ const { modelValue, label, multiline = false, placeholder = '', disabled = false
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 
 const draft = ref(modelValue)
-watch(() => modelValue, value => draft.value = value)
+watch(
+  () => modelValue,
+  value => (draft.value = value),
+)
 
 function commit(): void {
   const value = draft.value.trim()
@@ -21,6 +32,27 @@ function commit(): void {
 </script>
 
 <template>
-  <VTextarea v-if="multiline" v-model="draft" :label="label" :placeholder="placeholder" :disabled="disabled" :hint="hint" :persistent-hint="hint !== ''" :maxlength="4000" @blur="commit" />
-  <VTextField v-else v-model="draft" :label="label" :placeholder="placeholder" :disabled="disabled" :hint="hint" :persistent-hint="hint !== ''" :maxlength="maxlength" @blur="commit" @keydown.enter="commit" />
+  <VTextarea
+    v-if="multiline"
+    v-model="draft"
+    :label="label"
+    :placeholder="placeholder"
+    :disabled="disabled"
+    :hint="hint"
+    :persistent-hint="hint !== ''"
+    :maxlength="4000"
+    @blur="commit"
+  />
+  <VTextField
+    v-else
+    v-model="draft"
+    :label="label"
+    :placeholder="placeholder"
+    :disabled="disabled"
+    :hint="hint"
+    :persistent-hint="hint !== ''"
+    :maxlength="maxlength"
+    @blur="commit"
+    @keydown.enter="commit"
+  />
 </template>

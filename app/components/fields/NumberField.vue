@@ -2,7 +2,18 @@
 import { parseFrequency, parsePlainNumber } from '#core/quantity'
 
 /** A number with a fixed unit: typed as people type, kept on Enter or when left, refused in words. */
-const { modelValue, label, unit = '', min = -1e12, max = 1e12, optional = false, disabled = false, frequency = false, emptyWords = '', dense = false } = defineProps<{
+const {
+  modelValue,
+  label,
+  unit = '',
+  min = -1e12,
+  max = 1e12,
+  optional = false,
+  disabled = false,
+  frequency = false,
+  emptyWords = '',
+  dense = false,
+} = defineProps<{
   modelValue: number | null
   label: string
   unit?: string
@@ -17,14 +28,20 @@ const { modelValue, label, unit = '', min = -1e12, max = 1e12, optional = false,
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 
-const shown = (value: number | null) => value === null ? '' : String(frequency ? Number((value / 1e6).toPrecision(10)) : Number(value.toPrecision(10)))
+const shown = (value: number | null) =>
+  value === null
+    ? ''
+    : String(frequency ? Number((value / 1e6).toPrecision(10)) : Number(value.toPrecision(10)))
 const draft = ref(shown(modelValue))
 const error = ref('')
 const offers = ref<string[]>([])
-watch(() => modelValue, (value) => {
-  draft.value = shown(value)
-  error.value = ''
-})
+watch(
+  () => modelValue,
+  value => {
+    draft.value = shown(value)
+    error.value = ''
+  },
+)
 
 function commit(): void {
   error.value = ''
@@ -58,17 +75,38 @@ function take(offer: string): void {
 <template>
   <div>
     <VTextField
-      v-model="draft" :label="label" :suffix="frequency ? 'MHz' : unit" :placeholder="emptyWords" :persistent-placeholder="emptyWords !== ''" :error-messages="error" :disabled="disabled"
-      inputmode="decimal" class="figure-field" :class="{ dense }" @blur="commit" @keydown.enter="commit"
+      v-model="draft"
+      :label="label"
+      :suffix="frequency ? 'MHz' : unit"
+      :placeholder="emptyWords"
+      :persistent-placeholder="emptyWords !== ''"
+      :error-messages="error"
+      :disabled="disabled"
+      inputmode="decimal"
+      class="figure-field"
+      :class="{ dense }"
+      @blur="commit"
+      @keydown.enter="commit"
     />
     <div v-if="offers.length" class="row offers">
-      <VBtn v-for="offer in offers" :key="offer" size="small" variant="outlined" @click="take(offer)">{{ offer }}</VBtn>
+      <VBtn v-for="offer in offers" :key="offer" size="small" variant="outlined" @click="take(offer)">{{
+        offer
+      }}</VBtn>
     </div>
   </div>
 </template>
 
 <style scoped>
-.figure-field :deep(input) { font-family: var(--figures); font-size: 15px; }
-.figure-field :deep(.v-text-field__suffix) { color: var(--ink-2); opacity: 1; font-size: 13px; }
-.offers { margin-top: 4px; }
+.figure-field :deep(input) {
+  font-family: var(--figures);
+  font-size: 15px;
+}
+.figure-field :deep(.v-text-field__suffix) {
+  color: var(--ink-2);
+  opacity: 1;
+  font-size: 13px;
+}
+.offers {
+  margin-top: 4px;
+}
 </style>

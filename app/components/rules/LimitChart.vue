@@ -6,16 +6,39 @@ import { EChart } from '~/charts/echarts'
 import { buildLimitChartOption } from '~/charts/limitChartOption'
 import { chartPalette } from '~/charts/palette'
 
-const { curves, carrierHz, carrierDbm } = defineProps<{ curves: LimitCurve[]; carrierHz: number; carrierDbm: number }>()
+const { curves, carrierHz, carrierDbm } = defineProps<{
+  curves: LimitCurve[]
+  carrierHz: number
+  carrierDbm: number
+}>()
 const theme = useTheme()
-const option = computed(() => buildLimitChartOption({ palette: chartPalette(theme.current.value.colors as Record<string, string>), curves, carrierHz, carrierDbm }))
-const spoken = computed(() => `Limits over frequency. ${curves.map(({ rulebook, answer }) => `${rulebook.title}: ${answer.kind === 'limit' ? `${printDbm(answer.limitDbm, 2)} at the second harmonic` : 'no figure'}`).join('; ')}`)
+const option = computed(() =>
+  buildLimitChartOption({
+    palette: chartPalette(theme.current.value.colors as Record<string, string>),
+    curves,
+    carrierHz,
+    carrierDbm,
+  }),
+)
+const spoken = computed(
+  () =>
+    `Limits over frequency. ${curves.map(({ rulebook, answer }) => `${rulebook.title}: ${answer.kind === 'limit' ? `${printDbm(answer.limitDbm, 2)} at the second harmonic` : 'no figure'}`).join('; ')}`,
+)
 </script>
 
 <template>
-  <div class="plot" role="img" :aria-label="spoken"><EChart :option="option" autoresize :update-options="{ notMerge: true }" :init-options="{ renderer: 'svg' }" /></div>
+  <div class="plot" role="img" :aria-label="spoken">
+    <EChart
+      :option="option"
+      autoresize
+      :update-options="{ notMerge: true }"
+      :init-options="{ renderer: 'svg' }"
+    />
+  </div>
 </template>
 
 <style scoped>
-.plot { height: 290px; }
+.plot {
+  height: 290px;
+}
 </style>

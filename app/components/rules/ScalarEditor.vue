@@ -3,22 +3,55 @@ import { SCALAR_UNITS, type ScalarLimit } from '#core/rules'
 
 const { limit, disabled = false } = defineProps<{ limit: ScalarLimit; disabled?: boolean }>()
 const emit = defineEmits<{ change: [limit: ScalarLimit] }>()
-const KINDS = [{ value: 'at-most', title: 'At most' }, { value: 'at-least', title: 'At least' }, { value: 'within', title: 'Between' }]
+const KINDS = [
+  { value: 'at-most', title: 'At most' },
+  { value: 'at-least', title: 'At least' },
+  { value: 'within', title: 'Between' },
+]
 
 function ofKind(kind: ScalarLimit['kind']): ScalarLimit {
-  return kind === 'within' ? { kind, value: limit.value, to: limit.to ?? limit.value, unit: limit.unit } : { kind, value: limit.value, unit: limit.unit }
+  return kind === 'within'
+    ? { kind, value: limit.value, to: limit.to ?? limit.value, unit: limit.unit }
+    : { kind, value: limit.value, unit: limit.unit }
 }
 </script>
 
 <template>
   <div class="scalar">
-    <VSelect :model-value="limit.kind" :items="KINDS" label="Limit" :disabled="disabled" @update:model-value="value => value && emit('change', ofKind(value as 'at-most'))" />
-    <NumberField :model-value="limit.value" :label="limit.kind === 'within' ? 'From' : 'Figure'" :disabled="disabled" @update:model-value="value => value !== null && emit('change', { ...limit, value })" />
-    <NumberField v-if="limit.kind === 'within'" :model-value="limit.to ?? limit.value" label="To" :disabled="disabled" @update:model-value="value => value !== null && emit('change', { ...limit, to: value })" />
-    <VSelect :model-value="limit.unit" :items="[...SCALAR_UNITS]" label="Unit" :disabled="disabled" @update:model-value="value => value && emit('change', { ...limit, unit: value })" />
+    <VSelect
+      :model-value="limit.kind"
+      :items="KINDS"
+      label="Limit"
+      :disabled="disabled"
+      @update:model-value="value => value && emit('change', ofKind(value as 'at-most'))"
+    />
+    <NumberField
+      :model-value="limit.value"
+      :label="limit.kind === 'within' ? 'From' : 'Figure'"
+      :disabled="disabled"
+      @update:model-value="value => value !== null && emit('change', { ...limit, value })"
+    />
+    <NumberField
+      v-if="limit.kind === 'within'"
+      :model-value="limit.to ?? limit.value"
+      label="To"
+      :disabled="disabled"
+      @update:model-value="value => value !== null && emit('change', { ...limit, to: value })"
+    />
+    <VSelect
+      :model-value="limit.unit"
+      :items="[...SCALAR_UNITS]"
+      label="Unit"
+      :disabled="disabled"
+      @update:model-value="value => value && emit('change', { ...limit, unit: value })"
+    />
   </div>
 </template>
 
 <style scoped>
-.scalar { display: grid; grid-template-columns: repeat(auto-fit, minmax(130px, 200px)); gap: 10px; }
+.scalar {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 200px));
+  gap: 10px;
+}
 </style>

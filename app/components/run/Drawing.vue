@@ -3,7 +3,14 @@ import type { EChartsCoreOption } from 'echarts/core'
 import { EChart } from '~/charts/echarts'
 
 /** A drawing on a sheet of its own, with what it says in words for those who cannot see it. */
-const { option, spoken, caption = '', note = '', tall = false, nothing = '' } = defineProps<{
+const {
+  option,
+  spoken,
+  caption = '',
+  note = '',
+  tall = false,
+  nothing = '',
+} = defineProps<{
   option: EChartsCoreOption
   spoken: string
   caption?: string
@@ -16,15 +23,33 @@ const { option, spoken, caption = '', note = '', tall = false, nothing = '' } = 
 
 <template>
   <figure class="sheet drawing">
-    <figcaption v-if="caption"><strong>{{ caption }}</strong> <span class="small quiet">{{ note }}</span></figcaption>
+    <figcaption v-if="caption">
+      <strong>{{ caption }}</strong> <span class="small quiet">{{ note }}</span>
+    </figcaption>
     <p v-if="nothing" class="small quiet nothing">{{ nothing }}</p>
-    <div v-else class="plot" :class="{ tall }" role="img" :aria-label="spoken"><EChart :option="option" autoresize :update-options="{ notMerge: true }" :init-options="{ renderer: 'svg' }" /></div>
+    <div v-else class="plot" :class="{ tall }" role="img" :aria-label="spoken">
+      <EChart
+        :option="option"
+        autoresize
+        :update-options="{ notMerge: true }"
+        :init-options="{ renderer: 'svg' }"
+      />
+    </div>
   </figure>
 </template>
 
 <style scoped>
-.drawing { margin: 0; padding: 8px 10px 4px; }
-.plot { height: 212px; }
-.plot.tall { height: 290px; }
-.nothing { padding: 4px 0 6px; }
+.drawing {
+  margin: 0;
+  padding: 8px 10px 4px;
+}
+.plot {
+  height: 212px;
+}
+.plot.tall {
+  height: 290px;
+}
+.nothing {
+  padding: 4px 0 6px;
+}
 </style>

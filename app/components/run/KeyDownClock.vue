@@ -14,32 +14,87 @@ const keyedSince = ref<number | null>(null)
 const keyedStep = shallowRef<Step | null>(null)
 const limitS = ref(0)
 const now = ref(Date.now())
-useIntervalFn(() => { now.value = Date.now() }, 250)
+useIntervalFn(() => {
+  now.value = Date.now()
+}, 250)
 
 const powerW = computed(() => powerToExpect(step.set, step.claim).powerW)
-const heats = computed(() => (store.context ? heatNow({ set: step.set, chainId: step.chainId, frequencyHz: step.channel.frequencyHz, powerW: powerW.value, now: now.value }, store.context) : []))
-const narrowest = computed(() => heats.value.reduce<(typeof heats.value)[number] | null>((least, heat) => (least === null || heat.leftS < least.leftS ? heat : least), null))
+const heats = computed(() =>
+  store.context
+    ? heatNow(
+        {
+          set: step.set,
+          chainId: step.chainId,
+          frequencyHz: step.channel.frequencyHz,
+          powerW: powerW.value,
+          now: now.value,
+        },
+        store.context,
+      )
+    : [],
+)
+const narrowest = computed(() =>
+  heats.value.reduce<(typeof heats.value)[number] | null>(
+    (least, heat) => (least === null || heat.leftS < least.leftS ? heat : least),
+    null,
+  ),
+)
 const allowedS = computed(() => Math.floor(narrowest.value?.leftS ?? step.set.keyDownLimitS))
-const restS = computed(() => Math.max(0, ...heats.value.filter(({ leftS, restS: rest }) => leftS < 1 && Number.isFinite(rest)).map(heat => heat.restS)))
-const warmest = computed(() => heats.value.filter(({ share }) => share > 0.02).sort((a, b) => b.share - a.share).slice(0, 2))
-const totalS = computed(() => store.review?.keyDowns.filter(({ setId }) => setId === step.set.id).reduce((sum, { seconds }) => sum + seconds, 0) ?? 0)
+const restS = computed(() =>
+  Math.max(
+    0,
+    ...heats.value
+      .filter(({ leftS, restS: rest }) => leftS < 1 && Number.isFinite(rest))
+      .map(heat => heat.restS),
+  ),
+)
+const warmest = computed(() =>
+  heats.value
+    .filter(({ share }) => share > 0.02)
+    .sort((a, b) => b.share - a.share)
+    .slice(0, 2),
+)
+const totalS = computed(
+  () =>
+    store.review?.keyDowns
+      .filter(({ setId }) => setId === step.set.id)
+      .reduce((sum, { seconds }) => sum + seconds, 0) ?? 0,
+)
 
 const keyed = computed(() => keyedSince.value !== null)
-const keyedS = computed(() => keyedSince.value === null ? 0 : Math.max(0, (now.value - keyedSince.value) / 1000))
+const keyedS = computed(() =>
+  keyedSince.value === null ? 0 : Math.max(0, (now.value - keyedSince.value) / 1000),
+)
 const state = computed(() => keyDownState(keyedS.value, limitS.value))
-const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
-const share = computed(() => keyed.value ? Math.min(1, keyedS.value / Math.max(1, limitS.value)) : restS.value > 0 ? 1 : Math.min(1, narrowest.value?.share ?? 0))
+const clock = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
+const share = computed(() =>
+  keyed.value
+    ? Math.min(1, keyedS.value / Math.max(1, limitS.value))
+    : restS.value > 0
+      ? 1
+      : Math.min(1, narrowest.value?.share ?? 0),
+)
 const RING = 2 * Math.PI * 26
 const words = computed(() => {
-  if (keyed.value) return state.value.mustRest ? 'Release now and let it rest' : `keyed, ${clock(Math.max(0, state.value.leftS))} left`
+  if (keyed.value)
+    return state.value.mustRest
+      ? 'Release now and let it rest'
+      : `keyed, ${clock(Math.max(0, state.value.leftS))} left`
   if (restS.value >= 1) return `rest: the ${narrowest.value?.name ?? 'radio'} is at its limit`
   return unsafe ? 'a check is open: do not key up' : `ready, ${clock(allowedS.value)} at most`
 })
 
-watch(() => keyed.value && store.review?.settings.soundCue && (state.value.mustRest ? 'over' : state.value.leftS <= 5 ? 'soon' : 'none'), (cue) => {
-  if (cue === 'soon') beep(880, 0.12)
-  if (cue === 'over') beep(587, 0.5)
-})
+watch(
+  () =>
+    keyed.value &&
+    store.review?.settings.soundCue &&
+    (state.value.mustRest ? 'over' : state.value.leftS <= 5 ? 'soon' : 'none'),
+  cue => {
+    if (cue === 'soon') beep(880, 0.12)
+    if (cue === 'over') beep(587, 0.5)
+  },
+)
 
 function toggle(): void {
   now.value = Date.now()
@@ -49,7 +104,11 @@ function toggle(): void {
     return
   }
   if (allowedS.value < 1) {
-    ui.say(restS.value >= 1 ? `The ${narrowest.value?.name ?? 'radio'} needs ${clock(restS.value)} of rest first.` : `The ${narrowest.value?.name ?? 'radio'} does not bear this power: do not key up.`)
+    ui.say(
+      restS.value >= 1
+        ? `The ${narrowest.value?.name ?? 'radio'} needs ${clock(restS.value)} of rest first.`
+        : `The ${narrowest.value?.name ?? 'radio'} does not bear this power: do not key up.`,
+    )
     return
   }
   keyedSince.value = now.value
@@ -66,48 +125,131 @@ function release(): void {
   if (from === null || of === null || store.readOnly) return
   const seconds = Math.round((Date.now() - from) / 100) / 10
   if (seconds < 0.3) return
-  store.change('a key-down', draft => void draft.keyDowns.push({ id: crypto.randomUUID(), setId: of.set.id, stepId: of.id, chainId: of.chainId, at: new Date().toISOString(), seconds, powerW: powerToExpect(of.set, of.claim).powerW }))
+  store.change(
+    'a key-down',
+    draft =>
+      void draft.keyDowns.push({
+        id: crypto.randomUUID(),
+        setId: of.set.id,
+        stepId: of.id,
+        chainId: of.chainId,
+        at: new Date().toISOString(),
+        seconds,
+        powerW: powerToExpect(of.set, of.claim).powerW,
+      }),
+  )
 }
 
 onBeforeUnmount(release)
 watch(() => step.set.id, release)
 
-useKeys({ Space: (event) => {
-  if (isOnControl(event)) return
-  event.preventDefault()
-  toggle()
-} })
+useKeys({
+  Space: event => {
+    if (isOnControl(event)) return
+    event.preventDefault()
+    toggle()
+  },
+})
 </script>
 
 <template>
   <section class="sheet clock" aria-label="Key-down clock">
     <svg width="64" height="64" viewBox="0 0 64 64" aria-hidden="true">
-      <circle cx="32" cy="32" r="26" class="track" /><circle cx="32" cy="32" r="26" :class="['hand', { rest: !keyed, over: keyed && state.mustRest }]" :stroke-dasharray="`${share * RING} ${RING}`" transform="rotate(-90 32 32)" />
+      <circle cx="32" cy="32" r="26" class="track" />
+      <circle
+        cx="32"
+        cy="32"
+        r="26"
+        :class="['hand', { rest: !keyed, over: keyed && state.mustRest }]"
+        :stroke-dasharray="`${share * RING} ${RING}`"
+        transform="rotate(-90 32 32)"
+      />
     </svg>
     <div class="text">
-      <p class="figure time" role="timer" data-testid="clock">{{ clock(keyed ? Math.max(0, state.leftS) : restS) }}</p>
-      <p :class="['small', { over: keyed && state.mustRest, unsafe: !keyed && unsafe }]" aria-live="polite">{{ words }}</p>
+      <p class="figure time" role="timer" data-testid="clock">
+        {{ clock(keyed ? Math.max(0, state.leftS) : restS) }}
+      </p>
+      <p :class="['small', { over: keyed && state.mustRest, unsafe: !keyed && unsafe }]" aria-live="polite">
+        {{ words }}
+      </p>
     </div>
-    <VBtn size="small" :variant="keyed ? 'flat' : 'outlined'" :color="keyed ? 'primary' : undefined" @click="toggle">{{ keyed ? 'Released' : 'Keyed' }}</VBtn>
+    <VBtn
+      size="small"
+      :variant="keyed ? 'flat' : 'outlined'"
+      :color="keyed ? 'primary' : undefined"
+      @click="toggle"
+      >{{ keyed ? 'Released' : 'Keyed' }}</VBtn
+    >
     <div class="foot small quiet">
-      <span v-for="heat in warmest" :key="heat.id">{{ heat.name }} {{ Math.round(100 * Math.min(9.99, heat.share)) }} %</span>
+      <span v-for="heat in warmest" :key="heat.id"
+        >{{ heat.name }} {{ Math.round(100 * Math.min(9.99, heat.share)) }} %</span
+      >
       <span v-if="totalS > 0">keyed {{ clock(totalS) }} in all</span>
-      <VCheckbox class="cue" :model-value="store.review?.settings.soundCue ?? false" label="Sound" :disabled="store.readOnly" @update:model-value="value => store.change('the sound cue', draft => { draft.settings.soundCue = value === true })" />
+      <VCheckbox
+        class="cue"
+        :model-value="store.review?.settings.soundCue ?? false"
+        label="Sound"
+        :disabled="store.readOnly"
+        @update:model-value="
+          value =>
+            store.change('the sound cue', draft => {
+              draft.settings.soundCue = value === true
+            })
+        "
+      />
     </div>
   </section>
 </template>
 
 <style scoped>
-.clock { display: grid; grid-template-columns: auto 1fr auto; align-items: center; gap: 4px 14px; padding: 12px 16px 6px; }
-.time { font-size: 23px; font-weight: 700; line-height: 1.15; }
-.track, .hand { fill: none; stroke-width: 9; }
-.track { stroke: rgb(var(--v-theme-track)); }
-.hand { stroke: var(--spruce); }
-.hand.rest { stroke: var(--line-2); }
-.hand.over { stroke: var(--outside); }
-.over, .unsafe { color: var(--outside); font-weight: 700; }
-.foot { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 0 14px; align-items: center; }
-.cue { margin-left: auto; }
-.cue :deep(.v-label) { font-size: 13px; }
-.cue :deep(.v-selection-control) { min-height: 26px; }
+.clock {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 12px 16px 6px;
+}
+.time {
+  font-size: 23px;
+  font-weight: 700;
+  line-height: 1.15;
+}
+.track,
+.hand {
+  fill: none;
+  stroke-width: 9;
+}
+.track {
+  stroke: rgb(var(--v-theme-track));
+}
+.hand {
+  stroke: var(--spruce);
+}
+.hand.rest {
+  stroke: var(--line-2);
+}
+.hand.over {
+  stroke: var(--outside);
+}
+.over,
+.unsafe {
+  color: var(--outside);
+  font-weight: 700;
+}
+.foot {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+}
+.cue {
+  margin-left: auto;
+}
+.cue :deep(.v-label) {
+  font-size: 13px;
+}
+.cue :deep(.v-selection-control) {
+  min-height: 26px;
+}
 </style>

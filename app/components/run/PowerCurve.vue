@@ -7,18 +7,43 @@ import { buildPowerCurveOption } from '~/charts/powerCurveOption'
 
 const { results, bandName } = defineProps<{ results: StepResult[]; bandName: string }>()
 const theme = useTheme()
-const option = computed(() => buildPowerCurveOption({ palette: chartPalette(theme.current.value.colors as Record<string, string>), results }))
-const spoken = computed(() => `Power against frequency on ${bandName}: ${results.filter(result => result.progress.read).map(result => `${result.step.channel.frequencyHz / 1e6} MHz ${result.step.level.name} ${result.words}`).join('; ') || 'nothing read yet'}`)
+const option = computed(() =>
+  buildPowerCurveOption({
+    palette: chartPalette(theme.current.value.colors as Record<string, string>),
+    results,
+  }),
+)
+const spoken = computed(
+  () =>
+    `Power against frequency on ${bandName}: ${
+      results
+        .filter(result => result.progress.read)
+        .map(
+          result => `${result.step.channel.frequencyHz / 1e6} MHz ${result.step.level.name} ${result.words}`,
+        )
+        .join('; ') || 'nothing read yet'
+    }`,
+)
 </script>
 
 <template>
   <figure class="sheet curve">
-    <figcaption><strong>{{ bandName }}</strong> <span class="small quiet">power at the socket, with its range; the thin line is the claim</span></figcaption>
-    <div role="img" :aria-label="spoken" class="plot"><EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" /></div>
+    <figcaption>
+      <strong>{{ bandName }}</strong>
+      <span class="small quiet">power at the socket, with its range; the thin line is the claim</span>
+    </figcaption>
+    <div role="img" :aria-label="spoken" class="plot">
+      <EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" />
+    </div>
   </figure>
 </template>
 
 <style scoped>
-.curve { margin: 0; padding: 10px 12px; }
-.plot { height: 190px; }
+.curve {
+  margin: 0;
+  padding: 10px 12px;
+}
+.plot {
+  height: 190px;
+}
 </style>

@@ -8,23 +8,48 @@ const key = computed(() => `${step.set.id}|${step.id}`)
 const ticked = computed(() => store.review?.ticks[key.value] ?? [])
 
 function toggle(id: string, value: boolean): void {
-  store.change('a line of the set-the-radio list', (draft) => {
+  store.change('a line of the set-the-radio list', draft => {
     const now = draft.ticks[key.value] ?? []
-    draft.ticks[key.value] = value ? [...now.filter(other => other !== id), id] : now.filter(other => other !== id)
+    draft.ticks[key.value] = value
+      ? [...now.filter(other => other !== id), id]
+      : now.filter(other => other !== id)
   })
 }
 </script>
 
 <template>
   <ul class="settings" aria-label="Set the radio">
-    <li v-for="setting in step.radioSettings" :key="setting.id"><VCheckbox :model-value="ticked.includes(setting.id)" :label="setting.words" :disabled="store.readOnly" @update:model-value="value => toggle(setting.id, value === true)" /></li>
+    <li v-for="setting in step.radioSettings" :key="setting.id">
+      <VCheckbox
+        :model-value="ticked.includes(setting.id)"
+        :label="setting.words"
+        :disabled="store.readOnly"
+        @update:model-value="value => toggle(setting.id, value === true)"
+      />
+    </li>
     <li v-if="unsafe" class="stop"><VerdictMark state="outside" /> Do not key up: see the checks below.</li>
   </ul>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-wrap: wrap; gap: 0 18px; list-style: none; padding: 0; margin: 0; align-items: center; }
-.settings :deep(.v-label) { color: var(--ink-2); font-size: 15px; }
-.settings :deep(.v-selection-control) { min-height: 30px; }
-.stop { color: var(--outside); font-weight: 700; }
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  align-items: center;
+}
+.settings :deep(.v-label) {
+  color: var(--ink-2);
+  font-size: 15px;
+}
+.settings :deep(.v-selection-control) {
+  min-height: 30px;
+}
+.stop {
+  color: var(--outside);
+  font-weight: 700;
+}
 </style>

@@ -6,16 +6,44 @@ import { EChart } from '~/charts/echarts'
 import { chartPalette } from '~/charts/palette'
 import { buildSpectrumOption } from '~/charts/spectrumOption'
 
-const { slots, trace, limitLabel, carrierHz, reachHz } = defineProps<{ slots: SlotResult[]; trace: TracePoints | null; limitLabel: string; carrierHz: number; reachHz: number }>()
+const { slots, trace, limitLabel, carrierHz, reachHz } = defineProps<{
+  slots: SlotResult[]
+  trace: TracePoints | null
+  limitLabel: string
+  carrierHz: number
+  reachHz: number
+}>()
 const theme = useTheme()
-const option = computed(() => buildSpectrumOption({ palette: chartPalette(theme.current.value.colors as Record<string, string>), slots, trace, limitLabel, carrierHz, reachHz }))
-const spoken = computed(() => `Spectrum at the radio. ${slots.filter(slot => slot.reading).map(slot => `${slot.slot.label} ${slot.words}`).join('; ') || 'Nothing read yet.'}`)
+const option = computed(() =>
+  buildSpectrumOption({
+    palette: chartPalette(theme.current.value.colors as Record<string, string>),
+    slots,
+    trace,
+    limitLabel,
+    carrierHz,
+    reachHz,
+  }),
+)
+const spoken = computed(
+  () =>
+    `Spectrum at the radio. ${
+      slots
+        .filter(slot => slot.reading)
+        .map(slot => `${slot.slot.label} ${slot.words}`)
+        .join('; ') || 'Nothing read yet.'
+    }`,
+)
 </script>
 
 <template>
-  <div class="sheet plot" role="img" :aria-label="spoken"><EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" /></div>
+  <div class="sheet plot" role="img" :aria-label="spoken">
+    <EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" />
+  </div>
 </template>
 
 <style scoped>
-.plot { height: 212px; padding: 4px 2px 2px; }
+.plot {
+  height: 212px;
+  padding: 4px 2px 2px;
+}
 </style>

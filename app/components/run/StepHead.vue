@@ -3,21 +3,48 @@ import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { printMhzFigure } from '#core/quantity'
 import type { Step } from '#core/station'
 
-const { step, index, count, title } = defineProps<{ step: Step; index: number; count: number; title: string }>()
+const { step, index, count, title } = defineProps<{
+  step: Step
+  index: number
+  count: number
+  title: string
+}>()
 const emit = defineEmits<{ go: [by: number] }>()
 </script>
 
 <template>
   <header class="head">
     <div class="spread">
-      <h1 class="where">{{ title }} <span class="quiet">· step {{ index + 1 }} of {{ count }} · {{ step.band.name }}, {{ step.channel.name || 'unnamed channel' }}</span></h1>
+      <h1 class="where">
+        {{ title }}
+        <span class="quiet"
+          >· step {{ index + 1 }} of {{ count }} · {{ step.band.name }},
+          {{ step.channel.name || 'unnamed channel' }}</span
+        >
+      </h1>
       <div class="row nav">
-        <VBtn size="small" variant="outlined" :disabled="index <= 0" :prepend-icon="mdiChevronLeft" @click="emit('go', -1)">Back</VBtn>
-        <VBtn size="small" variant="outlined" :disabled="index >= count - 1" :append-icon="mdiChevronRight" @click="emit('go', 1)">Next</VBtn>
+        <VBtn
+          size="small"
+          variant="outlined"
+          :disabled="index <= 0"
+          :prepend-icon="mdiChevronLeft"
+          @click="emit('go', -1)"
+          >Back</VBtn
+        >
+        <VBtn
+          size="small"
+          variant="outlined"
+          :disabled="index >= count - 1"
+          :append-icon="mdiChevronRight"
+          @click="emit('go', 1)"
+          >Next</VBtn
+        >
       </div>
     </div>
     <div class="now" aria-label="What to set now">
-      <span class="figure big" data-testid="set-now">{{ printMhzFigure(step.channel.frequencyHz) }}</span><span class="unit">MHz</span>
+      <span class="figure big" data-testid="set-now">{{
+        printMhzFigure(step.channel.frequencyHz)
+      }}</span><span class="unit">MHz</span>
       <span class="level figure">{{ step.level.name.toUpperCase() }}</span>
       <span class="instruction">{{ step.instruction }}</span>
     </div>
@@ -25,13 +52,48 @@ const emit = defineEmits<{ go: [by: number] }>()
 </template>
 
 <style scoped>
-.head { display: grid; gap: 4px; }
-.where { font-size: 15px; font-weight: 600; }
-.where .quiet { font-weight: 400; }
-.now { display: flex; align-items: baseline; flex-wrap: wrap; gap: 4px 14px; }
-.big { font-size: 44px; line-height: 1.1; font-weight: 700; letter-spacing: -.01em; }
-.unit { font-size: 18px; color: var(--ink-2); }
-.level { font-size: 20px; font-weight: 700; border: 2px solid var(--ink); border-radius: var(--radius); padding: 2px 12px; align-self: center; background: var(--sheet); }
-.instruction { color: var(--ink-2); }
-@media (max-width: 600px) { .big { font-size: 38px; } }
+.head {
+  display: grid;
+  gap: 4px;
+}
+.where {
+  font-size: 15px;
+  font-weight: 600;
+}
+.where .quiet {
+  font-weight: 400;
+}
+.now {
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+}
+.big {
+  font-size: 44px;
+  line-height: 1.1;
+  font-weight: 700;
+  letter-spacing: -0.01em;
+}
+.unit {
+  font-size: 18px;
+  color: var(--ink-2);
+}
+.level {
+  font-size: 20px;
+  font-weight: 700;
+  border: 2px solid var(--ink);
+  border-radius: var(--radius);
+  padding: 2px 12px;
+  align-self: center;
+  background: var(--sheet);
+}
+.instruction {
+  color: var(--ink-2);
+}
+@media (max-width: 600px) {
+  .big {
+    font-size: 38px;
+  }
+}
 </style>

@@ -17,28 +17,45 @@ const note = computed(() => store.review?.notes.filter(own).at(-1)?.text ?? '')
 const pictures = computed(() => store.review?.pictures.filter(own) ?? [])
 const downs = computed(() => store.review?.keyDowns.filter(own) ?? [])
 const shown = ref(new Map<string, string>())
-watch(pictures, async (heads) => {
-  for (const { id } of heads) {
-    if (shown.value.has(id)) continue
-    const dataUrl = await store.picture(id)
-    if (dataUrl) shown.value = new Map([...shown.value, [id, dataUrl]])
-  }
-}, { immediate: true })
+watch(
+  pictures,
+  async heads => {
+    for (const { id } of heads) {
+      if (shown.value.has(id)) continue
+      const dataUrl = await store.picture(id)
+      if (dataUrl) shown.value = new Map([...shown.value, [id, dataUrl]])
+    }
+  },
+  { immediate: true },
+)
 
 const history = computed(() => {
   const review = store.review
   if (!review) return []
   const ids = [...new Set([...step.slots.map(({ id }) => id), ...slots.map(({ slot }) => slot.id)])]
-  return ids.flatMap((slotId) => {
-    const label = slots.find(({ slot }) => slot.id === slotId)?.slot.label ?? slotId
-    const taken = readingHistory(review, { setId: step.set.id, stepId: step.id, slot: slotId })
-    return taken.map((one, i) => ({ one, label, stands: i === taken.length - 1 }))
-  }).sort((a, b) => b.one.at.localeCompare(a.one.at))
+  return ids
+    .flatMap(slotId => {
+      const label = slots.find(({ slot }) => slot.id === slotId)?.slot.label ?? slotId
+      const taken = readingHistory(review, { setId: step.set.id, stepId: step.id, slot: slotId })
+      return taken.map((one, i) => ({ one, label, stands: i === taken.length - 1 }))
+    })
+    .sort((a, b) => b.one.at.localeCompare(a.one.at))
 })
 const retakes = computed(() => history.value.filter(({ stands }) => !stands).length)
 
 function keepNote(text: string): void {
-  store.change('a note', draft => void draft.notes.push({ id: crypto.randomUUID(), setId: step.set.id, stepId: step.id, text, at: new Date().toISOString(), who: draft.reviewer }))
+  store.change(
+    'a note',
+    draft =>
+      void draft.notes.push({
+        id: crypto.randomUUID(),
+        setId: step.set.id,
+        stepId: step.id,
+        text,
+        at: new Date().toISOString(),
+        who: draft.reviewer,
+      }),
+  )
 }
 
 async function attach(event: Event): Promise<void> {
@@ -51,28 +68,49 @@ async function attach(event: Event): Promise<void> {
     const id = crypto.randomUUID()
     await store.keepPicture(id, picture.dataUrl)
     shown.value = new Map([...shown.value, [id, picture.dataUrl]])
-    store.change('a picture', draft => void draft.pictures.push({ id, setId: step.set.id, stepId: step.id, name: file.name, width: picture.width, height: picture.height, bytes: picture.bytes, at: new Date().toISOString() }))
-  }
-  catch (error) {
+    store.change(
+      'a picture',
+      draft =>
+        void draft.pictures.push({
+          id,
+          setId: step.set.id,
+          stepId: step.id,
+          name: file.name,
+          width: picture.width,
+          height: picture.height,
+          bytes: picture.bytes,
+          at: new Date().toISOString(),
+        }),
+    )
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
 
 function detach(id: string): void {
-  store.change('a picture taken off', (draft) => { draft.pictures = draft.pictures.filter(other => other.id !== id) })
+  store.change('a picture taken off', draft => {
+    draft.pictures = draft.pictures.filter(other => other.id !== id)
+  })
 }
 
 function sourceWords({ source }: Reading | FigureReading): string {
   switch (source.kind) {
     case 'file':
-    case 'recording': return source.fileName
-    case 'link': return source.instrument
-    case 'demo': return 'demo'
-    default: return 'typed'
+    case 'recording':
+      return source.fileName
+    case 'link':
+      return source.instrument
+    case 'demo':
+      return 'demo'
+    default:
+      return 'typed'
   }
 }
 
-const chainWords = (one: Reading | FigureReading) => (one.chainId === null ? '' : `${store.context?.chain(one.chainId)?.name ?? 'a chain no longer here'}, version ${one.chainRevision}`)
+const chainWords = (one: Reading | FigureReading) =>
+  one.chainId === null
+    ? ''
+    : `${store.context?.chain(one.chainId)?.name ?? 'a chain no longer here'}, version ${one.chainRevision}`
 const total = computed(() => pictures.value.reduce((sum, { bytes }) => sum + bytes, 0))
 
 defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus() })
@@ -80,24 +118,88 @@ defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus(
 
 <template>
   <section class="record" aria-label="Note, pictures and history of this step">
-    <div ref="noteBox" class="note"><CommitField :model-value="note" label="Note to this step" multiline :disabled="store.readOnly" @update:model-value="keepNote" /></div>
+    <div ref="noteBox" class="note">
+      <CommitField
+        :model-value="note"
+        label="Note to this step"
+        multiline
+        :disabled="store.readOnly"
+        @update:model-value="keepNote"
+      />
+    </div>
     <div class="pictures">
       <figure v-for="head in pictures" :key="head.id">
-        <img v-if="shown.get(head.id)" :src="shown.get(head.id)" :alt="head.name" :width="head.width" :height="head.height">
-        <figcaption class="small quiet">{{ head.name }}, {{ Math.max(1, Math.round(head.bytes / 1000)) }} kB <button type="button" class="off" :disabled="store.readOnly" :aria-label="`Take off ${head.name}`" @click="detach(head.id)">take off</button></figcaption>
+        <img
+          v-if="shown.get(head.id)"
+          :src="shown.get(head.id)"
+          :alt="head.name"
+          :width="head.width"
+          :height="head.height"
+        />
+        <figcaption class="small quiet">
+          {{ head.name }}, {{ Math.max(1, Math.round(head.bytes / 1000)) }} kB
+          <button
+            type="button"
+            class="off"
+            :disabled="store.readOnly"
+            :aria-label="`Take off ${head.name}`"
+            @click="detach(head.id)"
+          >
+            take off
+          </button>
+        </figcaption>
       </figure>
-      <VBtn size="small" variant="outlined" :prepend-icon="mdiCamera" :disabled="store.readOnly" @click="picker?.click()">Attach a picture</VBtn>
-      <input ref="picker" type="file" accept="image/*" class="only-read" tabindex="-1" aria-label="Picture" data-testid="picture-file" @change="attach">
-      <span v-if="total > 0" class="small quiet">{{ (total / 1e6).toFixed(2) }} MB of pictures in the review’s file</span>
+      <VBtn
+        size="small"
+        variant="outlined"
+        :prepend-icon="mdiCamera"
+        :disabled="store.readOnly"
+        @click="picker?.click()"
+        >Attach a picture</VBtn
+      >
+      <input
+        ref="picker"
+        type="file"
+        accept="image/*"
+        class="only-read"
+        tabindex="-1"
+        aria-label="Picture"
+        data-testid="picture-file"
+        @change="attach"
+      />
+      <span v-if="total > 0" class="small quiet"
+        >{{ (total / 1e6).toFixed(2) }} MB of pictures in the review’s file</span
+      >
     </div>
     <details v-if="history.length" class="history">
-      <summary class="small">History: {{ history.length }} taken{{ retakes ? `, ${retakes} superseded` : '' }}{{ downs.length ? `; keyed ${downs.length} ${downs.length === 1 ? 'time' : 'times'}` : '' }}</summary>
+      <summary class="small">
+        History: {{ history.length }} taken{{ retakes ? `, ${retakes} superseded` : ''
+        }}{{ downs.length ? `; keyed ${downs.length} ${downs.length === 1 ? 'time' : 'times'}` : '' }}
+      </summary>
       <div class="scroll">
         <table class="plain small">
-          <thead><tr><th>When</th><th>What</th><th class="right">As read</th><th>Supply</th><th class="right">°C</th><th>Who</th><th>Chain</th><th>Source</th></tr></thead>
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>What</th>
+              <th class="right">As read</th>
+              <th>Supply</th>
+              <th class="right">°C</th>
+              <th>Who</th>
+              <th>Chain</th>
+              <th>Source</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="{ one, label, stands } in history" :key="one.id" :class="{ superseded: !stands }">
-              <td class="figure">{{ format(new Date(one.at), 'd MMM HH:mm:ss') }}</td><td>{{ label }}</td><td class="right figure">{{ one.text }}</td><td>{{ one.supply || '–' }}</td><td class="right figure">{{ one.ambientC ?? '–' }}</td><td>{{ one.who || '–' }}</td><td>{{ chainWords(one) }}</td><td>{{ sourceWords(one) }}{{ stands ? '' : ' · superseded' }}</td>
+              <td class="figure">{{ format(new Date(one.at), 'd MMM HH:mm:ss') }}</td>
+              <td>{{ label }}</td>
+              <td class="right figure">{{ one.text }}</td>
+              <td>{{ one.supply || '–' }}</td>
+              <td class="right figure">{{ one.ambientC ?? '–' }}</td>
+              <td>{{ one.who || '–' }}</td>
+              <td>{{ chainWords(one) }}</td>
+              <td>{{ sourceWords(one) }}{{ stands ? '' : ' · superseded' }}</td>
             </tr>
           </tbody>
         </table>
@@ -107,15 +209,51 @@ defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus(
 </template>
 
 <style scoped>
-.record { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; }
-.pictures { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: flex-end; }
-figure { margin: 0; }
-img { display: block; width: auto; height: 96px; border: 1px solid var(--line); border-radius: var(--radius); }
-.off { color: var(--spruce); text-decoration: underline; }
-.history summary { cursor: pointer; color: var(--ink-2); }
-.scroll { overflow-x: auto; max-height: 260px; overflow-y: auto; }
-.plain td { padding: 3px 8px; white-space: nowrap; }
-.superseded td { color: var(--ink-3); }
-.superseded td:nth-child(3) { text-decoration: line-through; }
-.right { text-align: right; }
+.record {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+}
+.pictures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: flex-end;
+}
+figure {
+  margin: 0;
+}
+img {
+  display: block;
+  width: auto;
+  height: 96px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+.off {
+  color: var(--spruce);
+  text-decoration: underline;
+}
+.history summary {
+  cursor: pointer;
+  color: var(--ink-2);
+}
+.scroll {
+  overflow-x: auto;
+  max-height: 260px;
+  overflow-y: auto;
+}
+.plain td {
+  padding: 3px 8px;
+  white-space: nowrap;
+}
+.superseded td {
+  color: var(--ink-3);
+}
+.superseded td:nth-child(3) {
+  text-decoration: line-through;
+}
+.right {
+  text-align: right;
+}
 </style>

@@ -7,8 +7,33 @@ import type { TraceFileRead } from '~/workers/trace.worker'
 import { askTraceWorker } from '~/workers/traceWorker'
 
 /** What a trace file holds, to be looked at before it fills the table. */
-const { file: given, fileName, carrierHz, rbwOfInstrumentHz, band } = defineProps<{ band: Band; file: TraceFileRead | null; fileName: string; carrierHz: number; rbwOfInstrumentHz: number | null }>()
-const emit = defineEmits<{ close: []; take: [value: { peaks: TracePeaks; resolutionBandwidthHz: number | null; keepsHighest: boolean; chosen: HarmonicPeak[]; spurs: TraceSpur[]; moment: Moment }]; column: [index: number] }>()
+const {
+  file: given,
+  fileName,
+  carrierHz,
+  rbwOfInstrumentHz,
+  band,
+} = defineProps<{
+  band: Band
+  file: TraceFileRead | null
+  fileName: string
+  carrierHz: number
+  rbwOfInstrumentHz: number | null
+}>()
+const emit = defineEmits<{
+  close: []
+  take: [
+    value: {
+      peaks: TracePeaks
+      resolutionBandwidthHz: number | null
+      keepsHighest: boolean
+      chosen: HarmonicPeak[]
+      spurs: TraceSpur[]
+      moment: Moment
+    },
+  ]
+  column: [index: number]
+}>()
 
 const file = computed(() => given)
 
@@ -20,82 +45,194 @@ const wanted = ref<number[]>([])
 const moment = ref<Moment>('settled')
 const ui = useUiStore()
 
-watch(file, (now) => {
+watch(file, now => {
   resolutionBandwidthHz.value = now?.resolutionBandwidthHz ?? null
   keepsHighest.value = false
   found.value = null
   moment.value = 'settled'
 })
-watch([file, resolutionBandwidthHz, keepsHighest], async () => {
-  const now = file.value
-  if (!now) return
-  try {
-    const points = { frequenciesHz: now.frequenciesHz, levelsDbm: now.levelsDbm }
-    const peaks = await askTraceWorker(worker => worker.peaks(points, { carrierHz, highestHarmonic: HIGHEST_HARMONIC, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value }))
-    spurs.value = await askTraceWorker(worker => worker.spurs(points, { carrierHz, necessaryBandwidthHz: necessaryBandwidthHz(band), resolutionBandwidthHz: resolutionBandwidthHz.value, floorDbm: peaks.floorDbm, highestHarmonic: HIGHEST_HARMONIC }))
-    wanted.value = spurs.value.map(({ frequencyHz }) => frequencyHz)
-    found.value = peaks
-  }
-  catch (error) {
-    ui.sayProblem(error)
-  }
-}, { immediate: true })
+watch(
+  [file, resolutionBandwidthHz, keepsHighest],
+  async () => {
+    const now = file.value
+    if (!now) return
+    try {
+      const points = { frequenciesHz: now.frequenciesHz, levelsDbm: now.levelsDbm }
+      const peaks = await askTraceWorker(worker =>
+        worker.peaks(points, {
+          carrierHz,
+          highestHarmonic: HIGHEST_HARMONIC,
+          resolutionBandwidthHz: resolutionBandwidthHz.value,
+          keepsHighest: keepsHighest.value,
+        }),
+      )
+      spurs.value = await askTraceWorker(worker =>
+        worker.spurs(points, {
+          carrierHz,
+          necessaryBandwidthHz: necessaryBandwidthHz(band),
+          resolutionBandwidthHz: resolutionBandwidthHz.value,
+          floorDbm: peaks.floorDbm,
+          highestHarmonic: HIGHEST_HARMONIC,
+        }),
+      )
+      wanted.value = spurs.value.map(({ frequencyHz }) => frequencyHz)
+      found.value = peaks
+    } catch (error) {
+      ui.sayProblem(error)
+    }
+  },
+  { immediate: true },
+)
 
 const count = computed(() => chosen.value.length + wanted.value.length)
 const chosen = computed(() => found.value?.peaks.filter(({ peak }) => peak !== null) ?? [])
 
 function take(): void {
-  if (found.value) emit('take', { peaks: found.value, resolutionBandwidthHz: resolutionBandwidthHz.value, keepsHighest: keepsHighest.value, chosen: chosen.value.filter(({ harmonic }) => moment.value === 'settled' || harmonic > 1), spurs: spurs.value.filter(({ frequencyHz }) => wanted.value.includes(frequencyHz)), moment: moment.value })
+  if (found.value)
+    emit('take', {
+      peaks: found.value,
+      resolutionBandwidthHz: resolutionBandwidthHz.value,
+      keepsHighest: keepsHighest.value,
+      chosen: chosen.value.filter(({ harmonic }) => moment.value === 'settled' || harmonic > 1),
+      spurs: spurs.value.filter(({ frequencyHz }) => wanted.value.includes(frequencyHz)),
+      moment: moment.value,
+    })
 }
 </script>
 
 <template>
-  <VDialog :model-value="file !== null" max-width="720" scrollable @update:model-value="value => !value && emit('close')">
+  <VDialog
+    :model-value="file !== null"
+    max-width="720"
+    scrollable
+    @update:model-value="value => !value && emit('close')"
+  >
     <VCard class="dialog">
       <h2>Bring in “{{ fileName }}”?</h2>
-      <ul class="understood small"><li v-for="line in file?.understood" :key="line">{{ line }}</li><li v-if="found">Its noise floor is about {{ printDbm(found.floorDbm, 0) }} at the instrument.</li></ul>
+      <ul class="understood small">
+        <li v-for="line in file?.understood" :key="line">{{ line }}</li>
+        <li v-if="found">Its noise floor is about {{ printDbm(found.floorDbm, 0) }} at the instrument.</li>
+      </ul>
       <div class="settings">
-        <NumberField v-model="resolutionBandwidthHz" label="Resolution bandwidth" frequency optional empty-words="not known" />
-        <VBtn v-if="rbwOfInstrumentHz !== null && resolutionBandwidthHz !== rbwOfInstrumentHz" variant="outlined" size="small" @click="resolutionBandwidthHz = rbwOfInstrumentHz">Take the instrument’s {{ printFrequencyShort(rbwOfInstrumentHz) }}</VBtn>
-        <VCheckbox v-model="keepsHighest" label="Each point is the highest level since the one before (peak detector)" />
+        <NumberField
+          v-model="resolutionBandwidthHz"
+          label="Resolution bandwidth"
+          frequency
+          optional
+          empty-words="not known"
+        />
+        <VBtn
+          v-if="rbwOfInstrumentHz !== null && resolutionBandwidthHz !== rbwOfInstrumentHz"
+          variant="outlined"
+          size="small"
+          @click="resolutionBandwidthHz = rbwOfInstrumentHz"
+          >Take the instrument’s {{ printFrequencyShort(rbwOfInstrumentHz) }}</VBtn
+        >
+        <VCheckbox
+          v-model="keepsHighest"
+          label="Each point is the highest level since the one before (peak detector)"
+        />
       </div>
       <div class="settings">
-        <VSelect v-model="moment" :items="MOMENTS.map(value => ({ value, title: MOMENT_TITLES[value] }))" label="Taken" />
-        <VSelect v-if="file && file.levelColumns.length > 1" :model-value="file.levelColumn" :items="file.levelColumns.map(({ index, name }) => ({ value: index, title: name }))" label="Column of levels" @update:model-value="value => emit('column', value)" />
+        <VSelect
+          v-model="moment"
+          :items="MOMENTS.map(value => ({ value, title: MOMENT_TITLES[value] }))"
+          label="Taken"
+        />
+        <VSelect
+          v-if="file && file.levelColumns.length > 1"
+          :model-value="file.levelColumn"
+          :items="file.levelColumns.map(({ index, name }) => ({ value: index, title: name }))"
+          label="Column of levels"
+          @update:model-value="value => emit('column', value)"
+        />
       </div>
       <div class="scroll">
         <table class="plain">
-          <thead><tr><th>×</th><th class="right">MHz</th><th class="right">Peak, dBm</th><th>Remark</th></tr></thead>
+          <thead>
+            <tr>
+              <th>×</th>
+              <th class="right">MHz</th>
+              <th class="right">Peak, dBm</th>
+              <th>Remark</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="line in found?.peaks" :key="line.harmonic">
-              <td>×{{ line.harmonic }}</td><td class="right figure">{{ printMhzFigure(line.frequencyHz) }}</td>
-              <td class="right figure">{{ line.peak ? line.peak.levelDbm.toFixed(1).replace('-', '−') : '–' }}</td>
+              <td>×{{ line.harmonic }}</td>
+              <td class="right figure">{{ printMhzFigure(line.frequencyHz) }}</td>
+              <td class="right figure">
+                {{ line.peak ? line.peak.levelDbm.toFixed(1).replace('-', '−') : '–' }}
+              </td>
               <td class="small" :class="{ doubt: line.warning }">{{ line.warning ?? '' }}</td>
             </tr>
           </tbody>
         </table>
         <template v-if="spurs.length">
-          <h3>Other spurs, outside ±{{ printFrequencyShort(2.5 * necessaryBandwidthHz(band)) }} of the carrier</h3>
-          <ul class="spurs"><li v-for="spur in spurs" :key="spur.frequencyHz"><VCheckbox v-model="wanted" :value="spur.frequencyHz" :label="`${printMhzFigure(spur.frequencyHz)} MHz, ${printDbm(spur.levelDbm)} at the instrument, ${spur.aboveFloorDb.toFixed(0)} dB above the noise`" /></li></ul>
+          <h3>
+            Other spurs, outside ±{{ printFrequencyShort(2.5 * necessaryBandwidthHz(band)) }} of the carrier
+          </h3>
+          <ul class="spurs">
+            <li v-for="spur in spurs" :key="spur.frequencyHz">
+              <VCheckbox
+                v-model="wanted"
+                :value="spur.frequencyHz"
+                :label="`${printMhzFigure(spur.frequencyHz)} MHz, ${printDbm(spur.levelDbm)} at the instrument, ${spur.aboveFloorDb.toFixed(0)} dB above the noise`"
+              />
+            </li>
+          </ul>
         </template>
       </div>
       <div class="row end">
         <VBtn variant="text" @click="emit('close')">Leave it</VBtn>
-        <VBtn color="primary" :disabled="chosen.length === 0" @click="take">Fill the table with {{ count }} {{ count === 1 ? 'peak' : 'peaks' }}</VBtn>
+        <VBtn color="primary" :disabled="chosen.length === 0" @click="take"
+          >Fill the table with {{ count }} {{ count === 1 ? 'peak' : 'peaks' }}</VBtn
+        >
       </div>
     </VCard>
   </VDialog>
 </template>
 
 <style scoped>
-.dialog { padding: 20px 22px; display: grid; gap: 12px; }
-.understood { margin: 0; padding-left: 18px; color: var(--ink-2); }
-.settings { display: grid; grid-template-columns: 200px auto; gap: 6px 12px; align-items: center; justify-content: start; }
-.settings > :last-child { grid-column: 1 / -1; }
-.scroll { max-height: 46vh; overflow: auto; }
-.plain td { padding: 4px 8px; }
-.doubt { color: var(--close); }
-.end { justify-content: flex-end; }
-.spurs { list-style: none; margin: 0; padding: 0; }
-h3 { margin-top: 8px; }
+.dialog {
+  padding: 20px 22px;
+  display: grid;
+  gap: 12px;
+}
+.understood {
+  margin: 0;
+  padding-left: 18px;
+  color: var(--ink-2);
+}
+.settings {
+  display: grid;
+  grid-template-columns: 200px auto;
+  gap: 6px 12px;
+  align-items: center;
+  justify-content: start;
+}
+.settings > :last-child {
+  grid-column: 1 / -1;
+}
+.scroll {
+  max-height: 46vh;
+  overflow: auto;
+}
+.plain td {
+  padding: 4px 8px;
+}
+.doubt {
+  color: var(--close);
+}
+.end {
+  justify-content: flex-end;
+}
+.spurs {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+h3 {
+  margin-top: 8px;
+}
 </style>

@@ -2,8 +2,25 @@
 import { printDbm } from '#core/quantity'
 import { type AnyLimit, type JudgedBy, limitShort, limitSource } from '#core/station'
 
-/** Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook where there are several. */
-const { limit, title, carrierWords, each, probability, about = 'harmonic' } = defineProps<{ limit: AnyLimit; title: string; carrierWords: string; each: readonly JudgedBy[]; probability: number | null; about?: 'harmonic' | 'carrier' }>()
+/**
+ * Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook
+ * where there are several.
+ */
+const {
+  limit,
+  title,
+  carrierWords,
+  each,
+  probability,
+  about = 'harmonic',
+} = defineProps<{
+  limit: AnyLimit
+  title: string
+  carrierWords: string
+  each: readonly JudgedBy[]
+  probability: number | null
+  about?: 'harmonic' | 'carrier'
+}>()
 
 const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
 const percent = computed(() => {
@@ -19,27 +36,83 @@ const percent = computed(() => {
     <p>{{ limit.reason }}</p>
     <p v-if="carrierWords" class="small quiet">{{ carrierWords }}</p>
     <table v-if="demands.length" class="small">
-      <thead class="only-read"><tr><th>What is asked</th><th>Limit</th></tr></thead>
-      <tbody><tr v-for="demand in demands" :key="demand.words" :class="{ governs: demand.governs }"><td>{{ demand.words }}<span v-if="demand.governs"> · governs</span></td><td class="figure right">{{ printDbm(demand.limitDbm, 2) }}</td></tr></tbody>
+      <thead class="only-read">
+        <tr>
+          <th>What is asked</th>
+          <th>Limit</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="demand in demands" :key="demand.words" :class="{ governs: demand.governs }">
+          <td>{{ demand.words }}<span v-if="demand.governs"> · governs</span></td>
+          <td class="figure right">{{ printDbm(demand.limitDbm, 2) }}</td>
+        </tr>
+      </tbody>
     </table>
-    <p v-if="percent !== null" class="small">{{ about === 'carrier' ? 'The true power keeps to it' : 'The true value complies' }} with <strong>{{ percent }}</strong> probability.</p>
+    <p v-if="percent !== null" class="small">
+      {{ about === 'carrier' ? 'The true power keeps to it' : 'The true value complies' }} with
+      <strong>{{ percent }}</strong> probability.
+    </p>
     <template v-if="each.length > 1">
       <h3>By each rulebook</h3>
       <ul class="small each">
-        <li v-for="one in each" :key="one.limit.rulebook.id"><span>{{ one.limit.rulebook.title }}<span v-if="limitShort(one.limit)" class="quiet">, {{ limitShort(one.limit) }}</span></span><VerdictWord :state="one.verdict.state" :words="one.words" /></li>
+        <li v-for="one in each" :key="one.limit.rulebook.id">
+          <span
+            >{{ one.limit.rulebook.title
+            }}<span v-if="limitShort(one.limit)" class="quiet">, {{ limitShort(one.limit) }}</span></span
+          ><VerdictWord :state="one.verdict.state" :words="one.words" />
+        </li>
       </ul>
     </template>
-    <p class="source">{{ [...limitSource(limit)].reverse().join(' · ') }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet"> · recalled, confidence {{ limit.confidence }}; check the current text</span></p>
+    <p class="source">
+      {{ [...limitSource(limit)].reverse().join(' · ')
+      }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span
+      ><span v-else-if="(limit.kind === 'limit' || limit.kind === 'scalar') && limit.recalled" class="quiet">
+        · recalled, confidence {{ limit.confidence }}; check the current text</span
+      >
+    </p>
   </section>
 </template>
 
 <style scoped>
-.panel { padding: 14px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 7px; }
-.source { color: var(--spruce); }
-table { width: 100%; border-collapse: collapse; }
-td { padding: 3px 0; vertical-align: top; color: var(--ink-2); }
-.governs td { color: var(--ink); font-weight: 600; }
-.right { text-align: right; white-space: nowrap; padding-left: 10px; }
-.each { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; }
-.each li { display: flex; justify-content: space-between; gap: 10px; align-items: baseline; }
+.panel {
+  padding: 14px 16px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 7px;
+}
+.source {
+  color: var(--spruce);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 3px 0;
+  vertical-align: top;
+  color: var(--ink-2);
+}
+.governs td {
+  color: var(--ink);
+  font-weight: 600;
+}
+.right {
+  text-align: right;
+  white-space: nowrap;
+  padding-left: 10px;
+}
+.each {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+.each li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  align-items: baseline;
+}
 </style>

@@ -4,7 +4,11 @@ import { format } from 'date-fns'
 import type { HeaderLamp } from '~/composables/useLamps'
 import type { SaveState } from '~/stores/review'
 
-const { crumbs = [], lamps = [], document = null } = defineProps<{
+const {
+  crumbs = [],
+  lamps = [],
+  document = null,
+} = defineProps<{
   crumbs?: { text: string; to?: string }[]
   lamps?: HeaderLamp[]
   /** The open review: how it is saved and what can be undone; null on the shelf. */
@@ -25,7 +29,11 @@ const saved = computed(() => {
 <template>
   <header class="header no-print">
     <NuxtLink to="/" class="brand" aria-label="Rigorous Meter, to the shelf">
-      <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true"><path d="M1 11h18" stroke="currentColor" stroke-width="2" opacity=".8" /><path d="M22 2v14" stroke="currentColor" stroke-width="2.6" /><circle cx="12" cy="11" r="4" class="bead" /></svg>
+      <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true">
+        <path d="M1 11h18" stroke="currentColor" stroke-width="2" opacity=".8" />
+        <path d="M22 2v14" stroke="currentColor" stroke-width="2.6" />
+        <circle cx="12" cy="11" r="4" class="bead" />
+      </svg>
       <span>Rigorous Meter</span>
     </NuxtLink>
     <nav class="crumbs" aria-label="Where you are">
@@ -36,15 +44,40 @@ const saved = computed(() => {
       </template>
     </nav>
     <ul class="lamps" aria-label="Safe to key up?" aria-live="polite">
-      <li v-for="lamp in lamps" :key="lamp.text" :class="lamp.severity"><span class="bulb" aria-hidden="true" />{{ lamp.text }}</li>
+      <li v-for="lamp in lamps" :key="lamp.text" :class="lamp.severity">
+        <span class="bulb" aria-hidden="true" />{{ lamp.text }}
+      </li>
     </ul>
     <div class="tools">
       <span v-if="saved" class="saved" data-testid="saved">{{ saved }}</span>
       <template v-if="document">
-        <VBtn icon size="small" variant="text" aria-label="Undo" :disabled="!document.canUndo" @click="emit('undo')"><VIcon :icon="mdiUndo" /></VBtn>
-        <VBtn icon size="small" variant="text" aria-label="Redo" :disabled="!document.canRedo" @click="emit('redo')"><VIcon :icon="mdiRedo" /></VBtn>
+        <VBtn
+          icon
+          size="small"
+          variant="text"
+          aria-label="Undo"
+          :disabled="!document.canUndo"
+          @click="emit('undo')"
+          ><VIcon :icon="mdiUndo"
+        /></VBtn>
+        <VBtn
+          icon
+          size="small"
+          variant="text"
+          aria-label="Redo"
+          :disabled="!document.canRedo"
+          @click="emit('redo')"
+          ><VIcon :icon="mdiRedo"
+        /></VBtn>
       </template>
-      <VBtn icon size="small" variant="text" :aria-label="ui.themeName === 'day' ? 'Night bench' : 'Day bench'" @click="ui.toggleTheme()"><VIcon :icon="ui.themeName === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny" /></VBtn>
+      <VBtn
+        icon
+        size="small"
+        variant="text"
+        :aria-label="ui.themeName === 'day' ? 'Night bench' : 'Day bench'"
+        @click="ui.toggleTheme()"
+        ><VIcon :icon="ui.themeName === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
+      /></VBtn>
       <VBtn size="small" variant="text" aria-label="All keys" @click="ui.keysOpen = true">?</VBtn>
     </div>
   </header>
@@ -52,37 +85,144 @@ const saved = computed(() => {
 
 <style scoped>
 .header {
-  position: sticky; top: 0; z-index: 20; display: flex; align-items: center; gap: 2px 16px; min-height: 52px; padding: 6px 20px;
-  background: rgb(var(--v-theme-header)); color: rgb(var(--v-theme-on-header)); border-bottom: 1px solid rgba(var(--v-theme-line), .12);
+  position: sticky;
+  top: 0;
+  z-index: 20;
+  display: flex;
+  align-items: center;
+  gap: 2px 16px;
+  min-height: 52px;
+  padding: 6px 20px;
+  background: rgb(var(--v-theme-header));
+  color: rgb(var(--v-theme-on-header));
+  border-bottom: 1px solid rgba(var(--v-theme-line), 0.12);
 }
-.brand { display: flex; align-items: center; gap: 10px; font-weight: 700; color: inherit; text-decoration: none; white-space: nowrap; }
-.bead { fill: rgb(var(--v-theme-lamp-caution)); }
-.crumbs { display: flex; align-items: baseline; gap: 8px; min-width: 0; flex: 1 1 0; overflow: hidden; }
-.crumbs a, .crumbs strong { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
-.crumbs strong { flex: 0 1 auto; }
-.crumbs a { flex: 0 10 auto; }
-.crumbs a { color: rgb(var(--v-theme-header-quiet)); text-decoration: none; }
-.crumbs a:hover { text-decoration: underline; }
-.arrow { color: rgb(var(--v-theme-header-quiet)); }
-.lamps { display: flex; flex-wrap: wrap; gap: 2px 16px; list-style: none; padding: 0; margin: 0 0 0 auto; font-size: 13px; }
-.lamps li { display: flex; align-items: center; gap: 7px; }
-.bulb { width: 9px; height: 9px; background: rgb(var(--v-theme-lamp)); border-radius: 2px; }
-.caution .bulb { background: rgb(var(--v-theme-lamp-caution)); transform: rotate(45deg); border-radius: 0; }
-.danger { font-weight: 700; color: rgb(var(--v-theme-lamp-danger)); }
-.danger .bulb { background: none; width: 0; height: 0; border: 6px solid transparent; border-top: 10px solid rgb(var(--v-theme-lamp-danger)); border-bottom: 0; border-radius: 0; }
-.note .bulb { background: none; border: 1.5px solid rgb(var(--v-theme-header-quiet)); border-radius: 50%; }
-.tools { display: flex; align-items: center; gap: 2px; }
-.saved { font-size: 13px; color: rgb(var(--v-theme-header-quiet)); margin-right: 6px; white-space: nowrap; }
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-weight: 700;
+  color: inherit;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.bead {
+  fill: rgb(var(--v-theme-lamp-caution));
+}
+.crumbs {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  min-width: 0;
+  flex: 1 1 0;
+  overflow: hidden;
+}
+.crumbs a,
+.crumbs strong {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 0;
+}
+.crumbs strong {
+  flex: 0 1 auto;
+}
+.crumbs a {
+  flex: 0 10 auto;
+}
+.crumbs a {
+  color: rgb(var(--v-theme-header-quiet));
+  text-decoration: none;
+}
+.crumbs a:hover {
+  text-decoration: underline;
+}
+.arrow {
+  color: rgb(var(--v-theme-header-quiet));
+}
+.lamps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  list-style: none;
+  padding: 0;
+  margin: 0 0 0 auto;
+  font-size: 13px;
+}
+.lamps li {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+}
+.bulb {
+  width: 9px;
+  height: 9px;
+  background: rgb(var(--v-theme-lamp));
+  border-radius: 2px;
+}
+.caution .bulb {
+  background: rgb(var(--v-theme-lamp-caution));
+  transform: rotate(45deg);
+  border-radius: 0;
+}
+.danger {
+  font-weight: 700;
+  color: rgb(var(--v-theme-lamp-danger));
+}
+.danger .bulb {
+  background: none;
+  width: 0;
+  height: 0;
+  border: 6px solid transparent;
+  border-top: 10px solid rgb(var(--v-theme-lamp-danger));
+  border-bottom: 0;
+  border-radius: 0;
+}
+.note .bulb {
+  background: none;
+  border: 1.5px solid rgb(var(--v-theme-header-quiet));
+  border-radius: 50%;
+}
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+}
+.saved {
+  font-size: 13px;
+  color: rgb(var(--v-theme-header-quiet));
+  margin-right: 6px;
+  white-space: nowrap;
+}
 @media (max-width: 1100px) {
-  .header { flex-wrap: wrap; }
-  .lamps { order: 3; width: 100%; margin: 0; }
+  .header {
+    flex-wrap: wrap;
+  }
+  .lamps {
+    order: 3;
+    width: 100%;
+    margin: 0;
+  }
 }
 @media (max-width: 700px) {
-  .header { padding: 6px 12px; gap: 2px 10px; }
-  .brand span { display: none; }
-  .crumbs { flex: 1 1 0; }
-  .crumbs a { display: none; }
-  .arrow { display: none; }
-  .saved { display: none; }
+  .header {
+    padding: 6px 12px;
+    gap: 2px 10px;
+  }
+  .brand span {
+    display: none;
+  }
+  .crumbs {
+    flex: 1 1 0;
+  }
+  .crumbs a {
+    display: none;
+  }
+  .arrow {
+    display: none;
+  }
+  .saved {
+    display: none;
+  }
 }
 </style>

@@ -14,10 +14,19 @@ useKeys({ 'Shift+?': open, '?': open })
     <VCard class="card">
       <h2 id="keys-title">All keys</h2>
       <table class="plain">
-        <thead class="only-read"><tr><th>Keys</th><th>What they do</th></tr></thead>
+        <thead class="only-read">
+          <tr>
+            <th>Keys</th>
+            <th>What they do</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="line in KEY_LIST" :key="line.words">
-            <td class="keys"><template v-for="(key, index) in line.keys" :key="key"><span v-if="index"> </span><kbd>{{ key }}</kbd></template></td>
+            <td class="keys">
+              <template v-for="(key, index) in line.keys" :key="key"
+                ><span v-if="index"> </span><kbd>{{ key }}</kbd></template
+              >
+            </td>
             <td>{{ line.words }}</td>
           </tr>
         </tbody>
@@ -28,8 +37,19 @@ useKeys({ 'Shift+?': open, '?': open })
 </template>
 
 <style scoped>
-.card { padding: 20px 22px; display: grid; gap: 12px; }
-.keys { white-space: nowrap; width: 150px; }
-.plain td { padding: 4px 8px; }
-.end { justify-content: flex-end; }
+.card {
+  padding: 20px 22px;
+  display: grid;
+  gap: 12px;
+}
+.keys {
+  white-space: nowrap;
+  width: 150px;
+}
+.plain td {
+  padding: 4px 8px;
+}
+.end {
+  justify-content: flex-end;
+}
 </style>

@@ -5,16 +5,42 @@ const { state, words, large = false } = defineProps<{ state: VerdictState; words
 </script>
 
 <template>
-  <span :class="['verdict', state, { large }]"><VerdictMark :state="state" :size="large ? 16 : 12" /><span>{{ words }}</span></span>
+  <span :class="['verdict', state, { large }]"
+    ><VerdictMark :state="state" :size="large ? 16 : 12" /><span>{{ words }}</span></span
+  >
 </template>
 
 <style scoped>
-.verdict { display: inline-flex; align-items: baseline; gap: 6px; font-weight: 700; line-height: 1.25; }
-.verdict :deep(svg) { position: relative; top: 1px; }
-.large { font-size: 18px; }
-.inside { color: var(--inside); }
-.too-close { color: var(--close); }
-.outside { color: var(--outside); }
-.not-covered, .no-figure { color: var(--not-covered); font-weight: 600; }
-.observation { color: rgb(var(--v-theme-observation)); font-weight: 600; }
+.verdict {
+  display: inline-flex;
+  align-items: baseline;
+  gap: 6px;
+  font-weight: 700;
+  line-height: 1.25;
+}
+.verdict :deep(svg) {
+  position: relative;
+  top: 1px;
+}
+.large {
+  font-size: 18px;
+}
+.inside {
+  color: var(--inside);
+}
+.too-close {
+  color: var(--close);
+}
+.outside {
+  color: var(--outside);
+}
+.not-covered,
+.no-figure {
+  color: var(--not-covered);
+  font-weight: 600;
+}
+.observation {
+  color: rgb(var(--v-theme-observation));
+  font-weight: 600;
+}
 </style>

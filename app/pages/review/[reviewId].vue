@@ -14,14 +14,30 @@ const heat = useHeatLamps(stepInHand)
 watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
 
-const place = computed(() => PLACES.find(({ id }) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook'))))
-watchEffect(() => { document.title = [place.value?.title, store.review?.title, 'Rigorous Meter'].filter(Boolean).join(' · ') })
+const place = computed(() =>
+  PLACES.find(
+    ({ id }) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook')),
+  ),
+)
+watchEffect(() => {
+  document.title = [place.value?.title, store.review?.title, 'Rigorous Meter'].filter(Boolean).join(' · ')
+})
 
-const wide = computed(() => place.value?.id === 'findings' || place.value?.id === 'report' || place.value?.id === 'rulebooks')
-const crumbs = computed(() => store.review
-  ? [{ text: store.review.title, to: `/review/${reviewId.value}/findings` }, ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : [])]
-  : [])
-const lamps = computed(() => [...heat.value, ...lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null)])
+const wide = computed(
+  () => place.value?.id === 'findings' || place.value?.id === 'report' || place.value?.id === 'rulebooks',
+)
+const crumbs = computed(() =>
+  store.review
+    ? [
+        { text: store.review.title, to: `/review/${reviewId.value}/findings` },
+        ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : []),
+      ]
+    : [],
+)
+const lamps = computed(() => [
+  ...heat.value,
+  ...lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null),
+])
 const keyUp = computed(() => {
   const worst = worstSeverity(checks.value)
   return worst === 'danger' ? 'unsafe' : worst === 'caution' ? 'caution' : checks.value.length ? 'safe' : null
@@ -30,7 +46,7 @@ const keyUp = computed(() => {
 useKeys({
   '$mod+z': event => step(event, store.undo),
   '$mod+Shift+z': event => step(event, store.redo),
-  't': () => ui.toggleTheme(),
+  t: () => ui.toggleTheme(),
   'g s': () => void router.push('/'),
   'g t': () => void router.push('/tools'),
   ...Object.fromEntries(PLACES.map(({ id, key }) => [`g ${key}`, () => void go(id)])),
@@ -46,31 +62,96 @@ function step(event: KeyboardEvent, run: () => void): void {
 
 <template>
   <div>
-    <a href="#main" class="skip" @click.prevent="($refs.main as HTMLElement | undefined)?.focus()">To the work</a>
-    <AppHeader :crumbs="crumbs" :lamps="lamps" :document="store.review ? store : null" @undo="store.undo()" @redo="store.redo()" />
+    <a href="#main" class="skip" @click.prevent="($refs.main as HTMLElement | undefined)?.focus()"
+      >To the work</a
+    >
+    <AppHeader
+      :crumbs="crumbs"
+      :lamps="lamps"
+      :document="store.review ? store : null"
+      @undo="store.undo()"
+      @redo="store.redo()"
+    />
     <FindDialog />
     <div v-if="store.review && store.lockState === 'elsewhere'" class="banner no-print" role="status">
       <span>This review is open in another tab. Here it is read-only, and follows what is done there.</span>
       <VBtn size="small" variant="outlined" @click="store.takeOver()">Take over here</VBtn>
     </div>
-    <div v-if="store.saveState.kind === 'failed'" class="banner problem no-print" role="alert"><span>{{ store.saveState.message }}</span></div>
+    <div v-if="store.saveState.kind === 'failed'" class="banner problem no-print" role="alert">
+      <span>{{ store.saveState.message }}</span>
+    </div>
     <div v-if="store.review" class="frame">
       <OrderOfWork :key-up="keyUp" />
       <main id="main" ref="main" class="main" tabindex="-1"><NuxtPage /></main>
     </div>
-    <main v-else-if="store.problem" class="alone stack"><h1>This review cannot be opened</h1><p role="alert">{{ store.problem }}</p><NuxtLink to="/">Back to the shelf</NuxtLink></main>
-    <main v-else-if="store.missing" class="alone stack"><h1>No such review on this shelf</h1><p>It may live in another browser. If you have it as a file, bring it in on the shelf.</p><NuxtLink to="/">Back to the shelf</NuxtLink></main>
+    <main v-else-if="store.problem" class="alone stack">
+      <h1>This review cannot be opened</h1>
+      <p role="alert">{{ store.problem }}</p>
+      <NuxtLink to="/">Back to the shelf</NuxtLink>
+    </main>
+    <main v-else-if="store.missing" class="alone stack">
+      <h1>No such review on this shelf</h1>
+      <p>It may live in another browser. If you have it as a file, bring it in on the shelf.</p>
+      <NuxtLink to="/">Back to the shelf</NuxtLink>
+    </main>
   </div>
 </template>
 
 <style scoped>
-.frame { display: flex; align-items: stretch; }
-.main { flex: 1; min-width: 0; padding: 18px 20px 40px; outline: none; }
-.banner { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; padding: 8px 20px; background: rgb(var(--v-theme-close-wash)); border-bottom: 1px solid var(--line-2); }
-.problem { background: rgb(var(--v-theme-outside-wash)); font-weight: 600; }
-.alone { max-width: 560px; margin: 60px auto; padding: 0 20px; }
-.skip { position: absolute; left: -999px; top: 4px; z-index: 30; background: var(--sheet); padding: 6px 12px; }
-.skip:focus { left: 8px; }
-@media (max-width: 900px) { .frame { flex-direction: column; } .main { padding: 14px 12px 40px; width: 100%; } }
-@media print { .main { padding: 0; } .frame { display: block; } }
+.frame {
+  display: flex;
+  align-items: stretch;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  padding: 18px 20px 40px;
+  outline: none;
+}
+.banner {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 8px 20px;
+  background: rgb(var(--v-theme-close-wash));
+  border-bottom: 1px solid var(--line-2);
+}
+.problem {
+  background: rgb(var(--v-theme-outside-wash));
+  font-weight: 600;
+}
+.alone {
+  max-width: 560px;
+  margin: 60px auto;
+  padding: 0 20px;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 4px;
+  z-index: 30;
+  background: var(--sheet);
+  padding: 6px 12px;
+}
+.skip:focus {
+  left: 8px;
+}
+@media (max-width: 900px) {
+  .frame {
+    flex-direction: column;
+  }
+  .main {
+    padding: 14px 12px 40px;
+    width: 100%;
+  }
+}
+@media print {
+  .main {
+    padding: 0;
+  }
+  .frame {
+    display: block;
+  }
+}
 </style>

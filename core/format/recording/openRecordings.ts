@@ -43,7 +43,8 @@ export function isRecordingName(name: string): boolean {
 }
 
 /**
- * Opens the recordings among files dropped together: WAV files, SigMF metadata with their data, SigMF archives.
+ * Opens the recordings among files dropped together: WAV files, SigMF metadata with their data, SigMF
+ * archives.
  * @throws CoreError `bad-file` in plain words, for the first that cannot be opened.
  */
 export async function openRecordings(files: readonly ByteSource[]): Promise<Recording[]> {
@@ -54,14 +55,18 @@ export async function openRecordings(files: readonly ByteSource[]): Promise<Reco
     if (ending(file, META)) {
       const base = file.name.slice(0, -META.length)
       const data = files.find(other => other.name.toLowerCase() === `${base}${DATA}`.toLowerCase())
-      if (!data) throw badFile(file.name, null, `its samples are missing: drop “${base}${DATA}” together with it`)
-      recordings.push(...await sigmfRecordings(file, data, { fileName: data.name }))
-    }
-    else if (ending(file, DATA)) {
+      if (!data)
+        throw badFile(file.name, null, `its samples are missing: drop “${base}${DATA}” together with it`)
+      recordings.push(...(await sigmfRecordings(file, data, { fileName: data.name })))
+    } else if (ending(file, DATA)) {
       const base = file.name.slice(0, -DATA.length)
-      if (!files.some(other => other.name.toLowerCase() === `${base}${META}`.toLowerCase())) throw badFile(file.name, null, `nothing says how it was sampled: drop “${base}${META}” together with it`)
-    }
-    else if (ending(file, ARCHIVE)) recordings.push(...await archived(file))
+      if (!files.some(other => other.name.toLowerCase() === `${base}${META}`.toLowerCase()))
+        throw badFile(
+          file.name,
+          null,
+          `nothing says how it was sampled: drop “${base}${META}” together with it`,
+        )
+    } else if (ending(file, ARCHIVE)) recordings.push(...(await archived(file)))
     else recordings.push(await wavRecording(file))
   }
   return recordings
@@ -69,40 +74,79 @@ export async function openRecordings(files: readonly ByteSource[]): Promise<Reco
 
 async function archived(file: ByteSource): Promise<Recording[]> {
   const entries = (await tarEntries(file)).filter(({ name }) => /\.sigmf-(meta|data)$/i.test(name))
-  const parts = entries.map(entry => ({ entry, source: partOfSource(file, { ...entry, name: entry.name.split('/').at(-1)! }) }))
+  const parts = entries.map(entry => ({
+    entry,
+    source: partOfSource(file, { ...entry, name: entry.name.split('/').at(-1)! }),
+  }))
   const metas = parts.filter(({ entry }) => entry.name.toLowerCase().endsWith(META))
   if (metas.length === 0) throw badFile(file.name, null, 'the archive holds no SigMF metadata')
-  return (await Promise.all(metas.map(({ entry, source }) => {
-    const base = entry.name.slice(0, -META.length).toLowerCase()
-    const data = parts.find(other => other.entry.name.toLowerCase() === `${base}${DATA}`)
-    if (!data) throw badFile(file.name, null, `the samples of “${entry.name}” are missing in the archive`)
-    return sigmfRecordings(source, data.source, { fileName: file.name, cutShort: data.entry.byteLength > data.source.byteLength })
-  }))).flat()
+  return (
+    await Promise.all(
+      metas.map(({ entry, source }) => {
+        const base = entry.name.slice(0, -META.length).toLowerCase()
+        const data = parts.find(other => other.entry.name.toLowerCase() === `${base}${DATA}`)
+        if (!data) throw badFile(file.name, null, `the samples of “${entry.name}” are missing in the archive`)
+        return sigmfRecordings(source, data.source, {
+          fileName: file.name,
+          cutShort: data.entry.byteLength > data.source.byteLength,
+        })
+      }),
+    )
+  ).flat()
 }
 
 const MOST_META_BYTES = 20_000_000
 
 /** The recordings of a dataset: each capture is one of its own, with its own middle. */
-async function sigmfRecordings(metaFile: ByteSource, data: ByteSource, { fileName, cutShort = false }: { fileName: string; cutShort?: boolean }): Promise<Recording[]> {
-  if (metaFile.byteLength > MOST_META_BYTES) throw badFile(metaFile.name, null, 'its metadata is larger than 20 MB')
+async function sigmfRecordings(
+  metaFile: ByteSource,
+  data: ByteSource,
+  { fileName, cutShort = false }: { fileName: string; cutShort?: boolean },
+): Promise<Recording[]> {
+  if (metaFile.byteLength > MOST_META_BYTES)
+    throw badFile(metaFile.name, null, 'its metadata is larger than 20 MB')
   const meta = readSigmfMeta(utf8Text(await metaFile.read(0, metaFile.byteLength)), metaFile.name)
   const sampleRateHz = meta.global['core:sample_rate']
-  if (sampleRateHz === undefined) throw badFile(metaFile.name, null, 'it does not say how fast it was sampled (core:sample_rate)')
+  if (sampleRateHz === undefined)
+    throw badFile(metaFile.name, null, 'it does not say how fast it was sampled (core:sample_rate)')
   const format = sigmfFormat(meta)
   const complex = sigmfIsComplex(meta)
   const stride = bytesPerSample(format)
-  const captures = [...(meta.captures.length > 0 ? meta.captures : [{ 'core:sample_start': 0 }])].sort((a, b) => a['core:sample_start'] - b['core:sample_start'])
+  const captures = [...(meta.captures.length > 0 ? meta.captures : [{ 'core:sample_start': 0 }])].sort(
+    (a, b) => a['core:sample_start'] - b['core:sample_start'],
+  )
   const present = captures.filter(capture => capture['core:sample_start'] * stride < data.byteLength)
-  if (present.length === 0) throw badFile(data.name, null, data.byteLength === 0 ? 'it is empty' : 'its first capture begins after the end of the samples; was the file cut short?')
+  if (present.length === 0)
+    throw badFile(
+      data.name,
+      null,
+      data.byteLength === 0
+        ? 'it is empty'
+        : 'its first capture begins after the end of the samples; was the file cut short?',
+    )
   return present.map((capture, i) => {
     const from = capture['core:sample_start'] * stride
     const next = present[i + 1]
     return recordingOf({
-      name: captures.length === 1 ? data.name : `${data.name}, capture ${i + 1} of ${captures.length}`, fileName, data, from, byteLength: (next ? next['core:sample_start'] * stride : data.byteLength) - from, firstSample: capture['core:sample_start'],
-      format, sampleRateHz, centreHz: capture['core:frequency'] ?? null, mayBeIq: complex, meta, understood: [`SigMF, ${meta.global['core:datatype']}, ${complex ? 'I and Q' : 'real samples'}`],
+      name: captures.length === 1 ? data.name : `${data.name}, capture ${i + 1} of ${captures.length}`,
+      fileName,
+      data,
+      from,
+      byteLength: (next ? next['core:sample_start'] * stride : data.byteLength) - from,
+      firstSample: capture['core:sample_start'],
+      format,
+      sampleRateHz,
+      centreHz: capture['core:frequency'] ?? null,
+      mayBeIq: complex,
+      meta,
+      understood: [`SigMF, ${meta.global['core:datatype']}, ${complex ? 'I and Q' : 'real samples'}`],
       warnings: [
         ...(cutShort ? ['The archive was cut short: what is there of the samples is used.'] : []),
-        ...(present.length < captures.length ? [`${captures.length - present.length} of its captures lie after the end of the samples and are left out; was the file cut short?`] : []),
+        ...(present.length < captures.length
+          ? [
+              `${captures.length - present.length} of its captures lie after the end of the samples and are left out; was the file cut short?`,
+            ]
+          : []),
       ],
     })
   })
@@ -114,9 +158,23 @@ async function wavRecording(file: ByteSource): Promise<Recording> {
   const kind = format.encoding === 'float' ? `${format.bits}-bit float` : `${format.bits}-bit`
   const complex = format.channels === 2
   return recordingOf({
-    ...head, name: file.name, fileName: file.name, data: file, firstSample: 0, centreHz: null, mayBeIq: complex,
+    ...head,
+    name: file.name,
+    fileName: file.name,
+    data: file,
+    firstSample: 0,
+    centreHz: null,
+    mayBeIq: complex,
     understood: [`WAV, ${kind}, ${format.channels === 1 ? 'one channel' : `${format.channels} channels`}`],
-    meta: { global: { 'core:datatype': sigmfDatatype(format, complex), 'core:version': '1.0.0', 'core:sample_rate': head.sampleRateHz }, captures: [{ 'core:sample_start': 0 }], annotations: [] },
+    meta: {
+      global: {
+        'core:datatype': sigmfDatatype(format, complex),
+        'core:version': '1.0.0',
+        'core:sample_rate': head.sampleRateHz,
+      },
+      captures: [{ 'core:sample_start': 0 }],
+      annotations: [],
+    },
   })
 }
 
@@ -126,9 +184,19 @@ function recordingOf(of: Omit<Recording, 'sampleCount'>): Recording {
   const left = of.byteLength - sampleCount * stride
   if (sampleCount === 0) throw badFile(of.name, null, 'there is not one whole sample in it')
   return {
-    ...of, sampleCount,
-    understood: [...of.understood, `${printRate(of.sampleRateHz)}, ${(sampleCount / of.sampleRateHz).toFixed(2)} s`, ...(of.centreHz === null ? [] : [`Middle at ${printFrequencyShort(of.centreHz)}`])],
-    warnings: [...of.warnings, ...(left > 0 ? [`The last ${left} bytes do not fill a sample and are left out; was the file cut short?`] : [])],
+    ...of,
+    sampleCount,
+    understood: [
+      ...of.understood,
+      `${printRate(of.sampleRateHz)}, ${(sampleCount / of.sampleRateHz).toFixed(2)} s`,
+      ...(of.centreHz === null ? [] : [`Middle at ${printFrequencyShort(of.centreHz)}`]),
+    ],
+    warnings: [
+      ...of.warnings,
+      ...(left > 0
+        ? [`The last ${left} bytes do not fill a sample and are left out; was the file cut short?`]
+        : []),
+    ],
   }
 }
 
@@ -137,18 +205,33 @@ function printRate(rateHz: number): string {
 }
 
 /**
- * The samples of a recording, read from its file as they are asked for. The sample rate and the middle may be put right by the user, and a
+ * The samples of a recording, read from its file as they are asked for. The sample rate and the middle may be
+ * put right by the user, and a
  * part of it be taken.
  * @throws CoreError `too-few` when nothing lies in the part.
  */
-export function samplesOf(recording: Recording, use: ChannelUse, put: { sampleRateHz?: number; centreHz?: number | null } & Partial<SamplePart> = {}): SampleSource {
+export function samplesOf(
+  recording: Recording,
+  use: ChannelUse,
+  put: { sampleRateHz?: number; centreHz?: number | null } & Partial<SamplePart> = {},
+): SampleSource {
   const stride = bytesPerSample(recording.format)
-  return partOfSamples({
-    sampleRateHz: put.sampleRateHz ?? recording.sampleRateHz, centreHz: put.centreHz === undefined ? recording.centreHz : put.centreHz, sampleCount: recording.sampleCount, layout: use.kind,
-    read: async (from, count) => {
-      const to = Math.min(recording.sampleCount, from + count)
-      if (to <= from) return new Float32Array(0)
-      return decodeSamples(await recording.data.read(recording.from + from * stride, recording.from + to * stride), recording.format, use)
+  return partOfSamples(
+    {
+      sampleRateHz: put.sampleRateHz ?? recording.sampleRateHz,
+      centreHz: put.centreHz === undefined ? recording.centreHz : put.centreHz,
+      sampleCount: recording.sampleCount,
+      layout: use.kind,
+      read: async (from, count) => {
+        const to = Math.min(recording.sampleCount, from + count)
+        if (to <= from) return new Float32Array(0)
+        return decodeSamples(
+          await recording.data.read(recording.from + from * stride, recording.from + to * stride),
+          recording.format,
+          use,
+        )
+      },
     },
-  }, { fromS: put.fromS ?? null, toS: put.toS ?? null })
+    { fromS: put.fromS ?? null, toS: put.toS ?? null },
+  )
 }

@@ -5,7 +5,14 @@ import type { SampleFormat } from './sampleFormat'
 
 /** What is used of a SigMF metadata file. */
 export interface SigmfMeta {
-  global: { 'core:datatype': string; 'core:version': string; 'core:sample_rate'?: number; 'core:num_channels'?: number; 'core:description'?: string; [key: string]: unknown }
+  global: {
+    'core:datatype': string
+    'core:version': string
+    'core:sample_rate'?: number
+    'core:num_channels'?: number
+    'core:description'?: string
+    [key: string]: unknown
+  }
   captures: { 'core:sample_start': number; 'core:frequency'?: number; [key: string]: unknown }[]
   annotations: SigmfAnnotation[]
 }
@@ -24,14 +31,31 @@ export interface SigmfAnnotation {
 const DATATYPE = /^([cr])(f32|f64|i32|i16|u32|u16|i8|u8)(?:_(le|be))?$/
 
 /**
- * Required fields of SigMF: `core:datatype` and `core:version` in global, `core:sample_start` in every capture and annotation, and the three
+ * Required fields of SigMF: `core:datatype` and `core:version` in global, `core:sample_start` in every
+ * capture and annotation, and the three
  * objects themselves.
  * @see SigMF specification 1.0, the core namespace (from memory).
  */
 export const sigmfSchema = Joi.object<SigmfMeta>({
-  global: Joi.object({ 'core:datatype': Joi.string().pattern(DATATYPE).required(), 'core:version': Joi.string().required(), 'core:sample_rate': Joi.number().greater(0).max(1e12), 'core:num_channels': Joi.number().integer().min(1).max(64) }).unknown(true).required(),
-  captures: Joi.array().items(Joi.object({ 'core:sample_start': Joi.number().integer().min(0).required(), 'core:frequency': Joi.number() }).unknown(true)).required(),
-  annotations: Joi.array().items(Joi.object({ 'core:sample_start': Joi.number().integer().min(0).required() }).unknown(true)).required(),
+  global: Joi.object({
+    'core:datatype': Joi.string().pattern(DATATYPE).required(),
+    'core:version': Joi.string().required(),
+    'core:sample_rate': Joi.number().greater(0).max(1e12),
+    'core:num_channels': Joi.number().integer().min(1).max(64),
+  })
+    .unknown(true)
+    .required(),
+  captures: Joi.array()
+    .items(
+      Joi.object({
+        'core:sample_start': Joi.number().integer().min(0).required(),
+        'core:frequency': Joi.number(),
+      }).unknown(true),
+    )
+    .required(),
+  annotations: Joi.array()
+    .items(Joi.object({ 'core:sample_start': Joi.number().integer().min(0).required() }).unknown(true))
+    .required(),
 }).unknown(true)
 
 /**
@@ -41,13 +65,20 @@ export const sigmfSchema = Joi.object<SigmfMeta>({
 export function readSigmfMeta(json: string, fileName: string): SigmfMeta {
   let data: unknown
   try {
-    data = secureParse(json.charCodeAt(0) === 0xFEFF ? json.slice(1) : json, null, { protoAction: 'remove', constructorAction: 'remove' })
-  }
-  catch {
+    data = secureParse(json.charCodeAt(0) === 0xfeff ? json.slice(1) : json, null, {
+      protoAction: 'remove',
+      constructorAction: 'remove',
+    })
+  } catch {
     throw badFile(fileName, null, json.trim() === '' ? 'it is empty' : 'it is not JSON, or it was cut short')
   }
   const { error, value } = sigmfSchema.validate(data, { convert: false })
-  if (error) throw badFile(fileName, null, `it is not SigMF metadata as the standard asks: ${error.details[0]!.path.join(' › ') || 'the whole'} ${error.details[0]!.type === 'any.required' ? 'is missing' : 'is not as it should be'}`)
+  if (error)
+    throw badFile(
+      fileName,
+      null,
+      `it is not SigMF metadata as the standard asks: ${error.details[0]!.path.join(' › ') || 'the whole'} ${error.details[0]!.type === 'any.required' ? 'is missing' : 'is not as it should be'}`,
+    )
   return value as SigmfMeta
 }
 
@@ -55,7 +86,12 @@ export function readSigmfMeta(json: string, fileName: string): SigmfMeta {
 export function sigmfFormat(meta: SigmfMeta): SampleFormat {
   const [, domain, kind = 'f32', order] = DATATYPE.exec(meta.global['core:datatype'])!
   const encoding = kind.startsWith('f') ? 'float' : kind.startsWith('u') ? 'uint' : 'int'
-  return { encoding, bits: Number(kind.slice(1)) as SampleFormat['bits'], littleEndian: order !== 'be', channels: (domain === 'c' ? 2 : 1) * (meta.global['core:num_channels'] ?? 1) }
+  return {
+    encoding,
+    bits: Number(kind.slice(1)) as SampleFormat['bits'],
+    littleEndian: order !== 'be',
+    channels: (domain === 'c' ? 2 : 1) * (meta.global['core:num_channels'] ?? 1),
+  }
 }
 
 /** True when the dataset holds I and Q. */
@@ -77,12 +113,28 @@ export interface Found {
   highHz: number
 }
 
-/** Metadata with what was found added as annotations over the samples that were read, from `firstSample` of the dataset on; what was there stays. */
-export function withAnnotations(meta: SigmfMeta, found: readonly Found[], of: { firstSample: number; sampleCount: number; centreHz: number | null; generator: string }): SigmfMeta {
+/**
+ * Metadata with what was found added as annotations over the samples that were read, from `firstSample` of
+ * the dataset on; what was there stays.
+ */
+export function withAnnotations(
+  meta: SigmfMeta,
+  found: readonly Found[],
+  of: { firstSample: number; sampleCount: number; centreHz: number | null; generator: string },
+): SigmfMeta {
   const annotations = found.map((one): SigmfAnnotation => ({
-    'core:sample_start': of.firstSample, 'core:sample_count': of.sampleCount,
-    'core:freq_lower_edge': Math.round(((of.centreHz ?? 0) + one.lowHz) * 1e3) / 1e3, 'core:freq_upper_edge': Math.round(((of.centreHz ?? 0) + one.highHz) * 1e3) / 1e3,
-    'core:label': one.label.slice(0, 20), 'core:comment': one.comment, 'core:generator': of.generator,
+    'core:sample_start': of.firstSample,
+    'core:sample_count': of.sampleCount,
+    'core:freq_lower_edge': Math.round(((of.centreHz ?? 0) + one.lowHz) * 1e3) / 1e3,
+    'core:freq_upper_edge': Math.round(((of.centreHz ?? 0) + one.highHz) * 1e3) / 1e3,
+    'core:label': one.label.slice(0, 20),
+    'core:comment': one.comment,
+    'core:generator': of.generator,
   }))
-  return { ...meta, annotations: [...meta.annotations, ...annotations].sort((a, b) => a['core:sample_start'] - b['core:sample_start']) }
+  return {
+    ...meta,
+    annotations: [...meta.annotations, ...annotations].sort(
+      (a, b) => a['core:sample_start'] - b['core:sample_start'],
+    ),
+  }
 }

@@ -13,7 +13,8 @@ const BLOCK = 512
 const MOST_ENTRIES = 10_000
 
 /**
- * Files in an uncompressed tar archive, found by their headers alone, so that a long recording in it can be read in slices
+ * Files in an uncompressed tar archive, found by their headers alone, so that a long recording in it can be
+ * read in slices
  * (packages for tar read it whole or as a stream).
  * @throws CoreError `bad-file` when it is no tar archive.
  * @see IEEE Std 1003.1, ustar interchange format (from memory).
@@ -25,7 +26,14 @@ export async function tarEntries(source: ByteSource): Promise<TarEntry[]> {
   for (let i = 0; i < MOST_ENTRIES && at + BLOCK <= source.byteLength; i++) {
     const header = await source.read(at, at + BLOCK)
     if (header.every(byte => byte === 0)) break
-    if (!isHeader(header)) throw badFile(source.name, null, entries.length === 0 ? 'it is not a tar archive, whatever its name says' : 'the archive is damaged, or was cut short')
+    if (!isHeader(header))
+      throw badFile(
+        source.name,
+        null,
+        entries.length === 0
+          ? 'it is not a tar archive, whatever its name says'
+          : 'the archive is damaged, or was cut short',
+      )
     const byteLength = sizeOf(header)
     const type = String.fromCharCode(header[156]!)
     const from = at + BLOCK
@@ -33,7 +41,11 @@ export async function tarEntries(source: ByteSource): Promise<TarEntry[]> {
     else if (type === 'x') longName = paxPath(await source.read(from, from + byteLength)) ?? longName
     else if (type === '0' || type === '\0') {
       const prefix = field(header, 345, 155)
-      entries.push({ name: longName ?? (prefix ? `${prefix}/` : '') + field(header, 0, 100), from, byteLength })
+      entries.push({
+        name: longName ?? (prefix ? `${prefix}/` : '') + field(header, 0, 100),
+        from,
+        byteLength,
+      })
       longName = null
     }
     at = from + Math.ceil(byteLength / BLOCK) * BLOCK

@@ -15,19 +15,22 @@ export interface WavHead {
 
 const PCM = 1
 const FLOAT = 3
-const EXTENSIBLE = 0xFFFE
-const UNKNOWN_LENGTH = 0xFFFFFFFF
+const EXTENSIBLE = 0xfffe
+const UNKNOWN_LENGTH = 0xffffffff
 const MOST_CHUNKS = 1_000
 
 /**
- * Walks the chunks of a WAV file (RIFF, or RF64 for long ones), whatever stands before and after the samples; chunks of odd length are padded.
+ * Walks the chunks of a WAV file (RIFF, or RF64 for long ones), whatever stands before and after the samples;
+ * chunks of odd length are padded.
  * @throws CoreError `bad-file` when it is no WAV file or its samples are of a kind not known.
- * @see Microsoft and IBM, “Multimedia Programming Interface and Data Specifications 1.0” (1991); EBU Tech 3306 for RF64 (from memory).
+ * @see Microsoft and IBM, “Multimedia Programming Interface and Data Specifications 1.0” (1991); EBU Tech
+ *   3306 for RF64 (from memory).
  */
 export async function readWavHead(source: ByteSource): Promise<WavHead> {
   const head = await viewOf(source, 0, 12)
   const kind = head && text(head, 0, 4)
-  if (!head || (kind !== 'RIFF' && kind !== 'RF64') || text(head, 8, 4) !== 'WAVE') throw badFile(source.name, null, 'it is not a WAV file, whatever its name says')
+  if (!head || (kind !== 'RIFF' && kind !== 'RF64') || text(head, 8, 4) !== 'WAVE')
+    throw badFile(source.name, null, 'it is not a WAV file, whatever its name says')
   const warnings: string[] = []
   let format: Pick<WavHead, 'format' | 'sampleRateHz'> | null = null
   let longLength: number | null = null
@@ -42,7 +45,8 @@ export async function readWavHead(source: ByteSource): Promise<WavHead> {
     }
     if (name === 'fmt ') format = formatOf(await viewOf(source, at + 8, Math.min(length, 40)), source.name)
     if (name === 'data') {
-      if (!format) throw badFile(source.name, null, 'its samples come before the chunk that says how they are written')
+      if (!format)
+        throw badFile(source.name, null, 'its samples come before the chunk that says how they are written')
       const promised = length === UNKNOWN_LENGTH && longLength !== null ? longLength : length
       const there = source.byteLength - at - 8
       const open = promised === UNKNOWN_LENGTH || promised === 0
@@ -52,31 +56,68 @@ export async function readWavHead(source: ByteSource): Promise<WavHead> {
     }
     at += 8 + length + (length % 2)
   }
-  throw badFile(source.name, null, format ? 'it has no samples: the data chunk is missing or the file was cut short before it' : 'it was cut short: not even the chunk that says how it is written is there')
+  throw badFile(
+    source.name,
+    null,
+    format
+      ? 'it has no samples: the data chunk is missing or the file was cut short before it'
+      : 'it was cut short: not even the chunk that says how it is written is there',
+  )
 }
 
-function cutShort(of: { promised: number; there: number; format: Pick<WavHead, 'format' | 'sampleRateHz'> }): string {
+function cutShort(of: {
+  promised: number
+  there: number
+  format: Pick<WavHead, 'format' | 'sampleRateHz'>
+}): string {
   const seconds = (bytes: number) => bytes / bytesPerSample(of.format.format) / of.format.sampleRateHz
   return `The file was cut short: it promises ${seconds(of.promised).toFixed(2)} s and holds ${seconds(of.there).toFixed(2)} s. What is there is used.`
 }
 
 function formatOf(view: DataView | null, fileName: string): Pick<WavHead, 'format' | 'sampleRateHz'> {
-  if (!view || view.byteLength < 16) throw badFile(fileName, null, 'the chunk that says how its samples are written was cut short')
+  if (!view || view.byteLength < 16)
+    throw badFile(fileName, null, 'the chunk that says how its samples are written was cut short')
   const tag = view.getUint16(0, true)
   const code = tag === EXTENSIBLE && view.byteLength >= 26 ? view.getUint16(24, true) : tag
   const channels = view.getUint16(2, true)
   const sampleRateHz = view.getUint32(4, true)
   const bits = view.getUint16(14, true)
-  if (sampleRateHz === 0 || channels === 0) throw badFile(fileName, null, `it says ${sampleRateHz} samples a second in ${channels} channels, which cannot be`)
-  if (code !== PCM && code !== FLOAT) throw badFile(fileName, null, `its samples are packed in a way not known here (format ${code}); save it as plain PCM or float`)
-  const known = code === FLOAT ? bits === 32 || bits === 64 : bits === 8 || bits === 16 || bits === 24 || bits === 32
-  if (!known) throw badFile(fileName, null, `its samples have ${bits} bits; known here are 8, 16, 24 and 32 bits, and float`)
-  return { sampleRateHz, format: { encoding: code === FLOAT ? 'float' : bits === 8 ? 'uint' : 'int', bits: bits as SampleFormat['bits'], littleEndian: true, channels } }
+  if (sampleRateHz === 0 || channels === 0)
+    throw badFile(
+      fileName,
+      null,
+      `it says ${sampleRateHz} samples a second in ${channels} channels, which cannot be`,
+    )
+  if (code !== PCM && code !== FLOAT)
+    throw badFile(
+      fileName,
+      null,
+      `its samples are packed in a way not known here (format ${code}); save it as plain PCM or float`,
+    )
+  const known =
+    code === FLOAT ? bits === 32 || bits === 64 : bits === 8 || bits === 16 || bits === 24 || bits === 32
+  if (!known)
+    throw badFile(
+      fileName,
+      null,
+      `its samples have ${bits} bits; known here are 8, 16, 24 and 32 bits, and float`,
+    )
+  return {
+    sampleRateHz,
+    format: {
+      encoding: code === FLOAT ? 'float' : bits === 8 ? 'uint' : 'int',
+      bits: bits as SampleFormat['bits'],
+      littleEndian: true,
+      channels,
+    },
+  }
 }
 
 async function viewOf(source: ByteSource, from: number, length: number): Promise<DataView | null> {
   const bytes = await source.read(from, Math.min(source.byteLength, from + length))
-  return bytes.length < Math.min(length, 8) || bytes.length === 0 ? null : new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  return bytes.length < Math.min(length, 8) || bytes.length === 0
+    ? null
+    : new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
 }
 
 function text(view: DataView, from: number, length: number): string {

@@ -1,6 +1,10 @@
-/** Filters a finished stretch; only where the kernel lies wholly inside, so the result is shorter by its length less one. */
+/**
+ * Filters a finished stretch; only where the kernel lies wholly inside, so the result is shorter by its
+ * length less one.
+ */
 export function convolveInside(samples: Float64Array, kernel: Float64Array, every = 1): Float64Array {
-  const outputs = samples.length < kernel.length ? 0 : Math.floor((samples.length - kernel.length) / every) + 1
+  const outputs =
+    samples.length < kernel.length ? 0 : Math.floor((samples.length - kernel.length) / every) + 1
   const result = new Float64Array(outputs)
   for (let m = 0; m < outputs; m++) {
     let sum = 0

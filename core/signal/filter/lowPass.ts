@@ -12,16 +12,22 @@ const KAISER_BETA = 0.1102 * (STOP_BAND_DB - 8.7)
 export function lowPass(of: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
   const { taps, cutoff, beta } = design(of)
   const middle = (taps - 1) / 2
-  const kernel = Float64Array.from({ length: taps }, (_unused, n) => sinc(2 * cutoff * (n - middle)) * kaiser((n - middle) / middle, beta))
+  const kernel = Float64Array.from(
+    { length: taps },
+    (_unused, n) => sinc(2 * cutoff * (n - middle)) * kaiser((n - middle) / middle, beta),
+  )
   const sum = kernel.reduce((total, tap) => total + tap, 0)
   return kernel.map(tap => tap / sum)
 }
 
 /**
- * The same low-pass with the slope taken in one go: fed with phase in radians it gives frequency in Hz, right up to `passHz` (a plain
- * difference of neighbours reads fast tones low). Its window and the window’s slope both run out to nought, so nothing is cut off at
+ * The same low-pass with the slope taken in one go: fed with phase in radians it gives frequency in Hz, right
+ * up to `passHz` (a plain
+ * difference of neighbours reads fast tones low). Its window and the window’s slope both run out to nought,
+ * so nothing is cut off at
  * the ends that the slope would miss.
- * @see Nuttall, “Some windows with very good sidelobe behavior”, IEEE Trans. ASSP-29 (1981): four terms, continuous first derivative (from memory).
+ * @see Nuttall, “Some windows with very good sidelobe behavior”, IEEE Trans. ASSP-29 (1981): four terms,
+ *   continuous first derivative (from memory).
  */
 export function lowPassSlope(of: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
   const { sampleRateHz, passHz, stopHz } = of
@@ -54,7 +60,11 @@ function nuttallSlope(u: number): number {
   return NUTTALL.reduce((sum, a, m) => sum - a * m * Math.sin(m * u), 0)
 }
 
-function design(of: { sampleRateHz: number; passHz: number; stopHz: number }): { taps: number; cutoff: number; beta: number } {
+function design(of: { sampleRateHz: number; passHz: number; stopHz: number }): {
+  taps: number
+  cutoff: number
+  beta: number
+} {
   const { sampleRateHz, passHz, stopHz } = of
   assertPositive('stopHz − passHz', stopHz - passHz)
   const width = (2 * Math.PI * (stopHz - passHz)) / sampleRateHz

@@ -54,7 +54,10 @@ const TONE_SHARE = 0.9
 const LEAST_SUB_AUDIBLE_HZ = 60
 
 /** Takes one block of demodulated signal apart. */
-export function readAudioBlock(frequencyHz: Float64Array, of: { rateHz: number; audioHz: number; engine: FftEngine }): AudioBlock {
+export function readAudioBlock(
+  frequencyHz: Float64Array,
+  of: { rateHz: number; audioHz: number; engine: FftEngine },
+): AudioBlock {
   const { rateHz, audioHz, engine } = of
   const weights = blockWeights(frequencyHz.length)
   const carrierHz = weightedMean(frequencyHz, weights)
@@ -64,7 +67,15 @@ export function readAudioBlock(frequencyHz: Float64Array, of: { rateHz: number; 
   const noiseRmsHz = Math.sqrt((phaseNoise * audioHz ** 3) / 3)
   const rmsHz = Math.sqrt(swing.reduce((sum, value) => sum + value * value, 0) / swing.length)
   const subAudible = subAudibleIn(swing, { weights, spectrum, rateHz, noiseRmsHz })
-  return { seconds: frequencyHz.length / rateHz, carrierHz, subAudible, phaseNoise, noiseRmsHz, rmsHz, tone: toneIn(swing, { weights, spectrum, rateHz, audioHz, rmsHz, noiseRmsHz, subAudible }) }
+  return {
+    seconds: frequencyHz.length / rateHz,
+    carrierHz,
+    subAudible,
+    phaseNoise,
+    noiseRmsHz,
+    rmsHz,
+    tone: toneIn(swing, { weights, spectrum, rateHz, audioHz, rmsHz, noiseRmsHz, subAudible }),
+  }
 }
 
 /** Two-sided spectrum of a real signal: a tone of amplitude A reads (A/2)². */
@@ -79,29 +90,44 @@ function audioSpectrum(swing: Float64Array, rateHz: number, engine: FftEngine): 
   return spectrum
 }
 
-/** Noise after a discriminator grows with f²; its factor is the density of the phase noise, taken where no voice is. */
+/**
+ * Noise after a discriminator grows with f²; its factor is the density of the phase noise, taken where no
+ * voice is.
+ */
 function phaseNoiseOf(spectrum: Spectrum, audioHz: number): number {
   const flattened: number[] = []
   for (let k = 0; k < spectrum.meanPower.length; k++) {
     const hz = binFrequencyHz(spectrum, k)
-    if (hz > 0.6 * audioHz && hz < 0.93 * audioHz) flattened.push((2 * spectrum.meanPower[k]!) / spectrum.enbwHz / hz ** 2)
+    if (hz > 0.6 * audioHz && hz < 0.93 * audioHz)
+      flattened.push((2 * spectrum.meanPower[k]!) / spectrum.enbwHz / hz ** 2)
   }
   return flattened.length < 8 ? 0 : noiseFloorPower(spectrum, Float64Array.from(flattened))
 }
 
-function subAudibleIn(swing: Float64Array, of: { weights: Float64Array; spectrum: Spectrum; rateHz: number; noiseRmsHz: number }): SubAudible | null {
+function subAudibleIn(
+  swing: Float64Array,
+  of: { weights: Float64Array; spectrum: Spectrum; rateHz: number; noiseRmsHz: number },
+): SubAudible | null {
   const { spectrum, rateHz, weights } = of
   if (spectrum.enbwHz > 20) return null
   const peak = spectrumPeaks(spectrum, { fromHz: SUB_FROM_HZ, toHz: SUB_TO_HZ, most: 1 })[0]
   if (!peak) return null
   const part = lockIn(swing, weights, peak.frequencyHz / rateHz)
   const deviationHz = Math.hypot(part.cos, part.sin)
-  const alone = (deviationHz ** 2 / 4) / Math.max(1e-12, bandPower(spectrum, SUB_FROM_HZ, SUB_TO_HZ))
+  const alone = deviationHz ** 2 / 4 / Math.max(1e-12, bandPower(spectrum, SUB_FROM_HZ, SUB_TO_HZ))
   if (deviationHz < LEAST_SUB_AUDIBLE_HZ || alone < 0.8) return null
   return { frequencyHz: peak.frequencyHz, deviationHz, usualHz: nearestToneHz(peak.frequencyHz) }
 }
 
-interface ToneSearch { weights: Float64Array; spectrum: Spectrum; rateHz: number; audioHz: number; rmsHz: number; noiseRmsHz: number; subAudible: SubAudible | null }
+interface ToneSearch {
+  weights: Float64Array
+  spectrum: Spectrum
+  rateHz: number
+  audioHz: number
+  rmsHz: number
+  noiseRmsHz: number
+  subAudible: SubAudible | null
+}
 
 function toneIn(swing: Float64Array, of: ToneSearch): ToneFit | null {
   const { spectrum, rateHz, audioHz, rmsHz, noiseRmsHz, subAudible, weights } = of
@@ -109,13 +135,20 @@ function toneIn(swing: Float64Array, of: ToneSearch): ToneFit | null {
   if (!found) return null
   const toneHz = (peakNear(spectrum, found.frequencyHz, 2 * spectrum.binHz) ?? found).frequencyHz
   const parts: { cos: number; sin: number }[] = []
-  for (let h = 1; h <= HARMONICS && h * toneHz < audioHz; h++) parts.push(lockIn(swing, weights, (h * toneHz) / rateHz))
+  for (let h = 1; h <= HARMONICS && h * toneHz < audioHz; h++)
+    parts.push(lockIn(swing, weights, (h * toneHz) / rateHz))
   const explained = parts.reduce((sum, { cos, sin }) => sum + (cos * cos + sin * sin) / 2, 0)
   const wanted = rmsHz ** 2 - noiseRmsHz ** 2 - (subAudible ? subAudible.deviationHz ** 2 / 2 : 0)
   if (!(explained >= TONE_SHARE * wanted) || explained === 0) return null
   const { highest, lowest } = extremes(parts)
   const [first, ...others] = parts.map(({ cos, sin }) => Math.hypot(cos, sin))
-  return { toneHz, plusHz: highest, minusHz: -lowest, rmsHz: Math.sqrt(explained), distortion: Math.hypot(...others) / (first || 1) }
+  return {
+    toneHz,
+    plusHz: highest,
+    minusHz: -lowest,
+    rmsHz: Math.sqrt(explained),
+    distortion: Math.hypot(...others) / (first || 1),
+  }
 }
 
 const STEPS = 720
@@ -125,7 +158,10 @@ function extremes(parts: readonly { cos: number; sin: number }[]): { highest: nu
   let lowest = Infinity
   for (let step = 0; step < STEPS; step++) {
     const angle = (2 * Math.PI * step) / STEPS
-    const value = parts.reduce((sum, { cos, sin }, i) => sum + cos * Math.cos((i + 1) * angle) + sin * Math.sin((i + 1) * angle), 0)
+    const value = parts.reduce(
+      (sum, { cos, sin }, i) => sum + cos * Math.cos((i + 1) * angle) + sin * Math.sin((i + 1) * angle),
+      0,
+    )
     highest = Math.max(highest, value)
     lowest = Math.min(lowest, value)
   }

@@ -4,7 +4,10 @@ import type { DeviationSums, PoweredBlock } from './deviationMeter'
 
 /** Deviation of a recording, Hz. */
 export interface DeviationFound {
-  /** `tone`: from the fit of one tone, noise not counted. `extremes`: the highest and lowest moment, which noise can only have pushed apart. */
+  /**
+   * `tone`: from the fit of one tone, noise not counted. `extremes`: the highest and lowest moment, which
+   * noise can only have pushed apart.
+   */
   method: 'tone' | 'extremes'
   plusHz: number
   minusHz: number
@@ -32,7 +35,10 @@ export interface DeviationFound {
   words: string
 }
 
-/** Deviation over time for drawing: every point a moment with its extremes, gaps where the radio was not keyed. */
+/**
+ * Deviation over time for drawing: every point a moment with its extremes, gaps where the radio was not
+ * keyed.
+ */
 export interface DeviationCurve {
   atS: Float64Array
   highestHz: Float64Array
@@ -50,8 +56,10 @@ const NEAR_PEAK_SHARE = 0.2
 const GAIN_DOUBT = 0.001
 
 /**
- * Sums up a demodulated recording: only what was keyed counts, its edges left out. Where one tone is the modulation it is fitted
- * with its harmonics, so noise on top does not count; else the extremes stand, with how far noise may have pushed them.
+ * Sums up a demodulated recording: only what was keyed counts, its edges left out. Where one tone is the
+ * modulation it is fitted
+ * with its harmonics, so noise on top does not count; else the extremes stand, with how far noise may have
+ * pushed them.
  * @throws CoreError `too-few` when there is no keyed stretch long enough.
  */
 export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFound {
@@ -62,23 +70,48 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
   const used = whole.length > 0 ? whole : [...blocks].sort((a, b) => b.leastPower - a.leastPower).slice(0, 1)
   const usedS = keyed.length * buckets.bucketS
   if (used.length === 0 || keyed.length === 0)
-    throw new CoreError('too-few', 'No carrier long enough was found in this channel. A tenth of a second keyed is needed; was the right frequency set?', { name: 'keyed time', got: usedS, min: 0.1 })
+    throw new CoreError(
+      'too-few',
+      'No carrier long enough was found in this channel. A tenth of a second keyed is needed; was the right frequency set?',
+      { name: 'keyed time', got: usedS, min: 0.1 },
+    )
   const mean = average(used, ({ carrierHz }) => carrierHz)
   const noiseRmsHz = average(used, block => block.noiseRmsHz)
   const tones = used.flatMap(({ tone }) => (tone ? [tone] : []))
   const subs = used.flatMap(({ subAudible }) => (subAudible ? [subAudible] : []))
   const subAudible = subs.length * 2 > used.length ? joinSubAudible(subs) : null
   const common = {
-    subAudible, carrierHz: mean + shiftHz, carrierUncertaintyHz: carrierUncertainty(used), usedS, noiseRmsHz, channelHalfHz: filters.channelHalfHz, audioLowPassHz: filters.audioHz,
+    subAudible,
+    carrierHz: mean + shiftHz,
+    carrierUncertaintyHz: carrierUncertainty(used),
+    usedS,
+    noiseRmsHz,
+    channelHalfHz: filters.channelHalfHz,
+    audioLowPassHz: filters.audioHz,
   }
   if (tones.length * 2 > used.length) {
     const sub = subAudible?.deviationHz ?? 0
-    const [plus, minus, rms] = [tones.map(t => t.plusHz), tones.map(t => t.minusHz), tones.map(t => t.rmsHz)].map(of => of.reduce((a, b) => a + b, 0) / tones.length) as [number, number, number]
+    const [plus, minus, rms] = [
+      tones.map(t => t.plusHz),
+      tones.map(t => t.minusHz),
+      tones.map(t => t.rmsHz),
+    ].map(of => of.reduce((a, b) => a + b, 0) / tones.length) as [number, number, number]
     const seconds = used.reduce((sum, { seconds: s }) => sum + s, 0)
     return {
-      ...common, method: 'tone', plusHz: plus + sub, minusHz: minus + sub, halfPeakToPeakHz: (plus + minus) / 2 + sub, rmsHz: Math.hypot(rms, sub / Math.SQRT2), noiseAddsHz: 0, audioHz: (plus + minus) / 2,
-      toneHz: tones.reduce((sum, { toneHz }) => sum + toneHz, 0) / tones.length, distortion: tones.reduce((sum, { distortion }) => sum + distortion, 0) / tones.length,
-      standardUncertaintyHz: Math.hypot(GAIN_DOUBT * (plus + minus) / 2, fitNoise(used, tones[0]!.toneHz, seconds)),
+      ...common,
+      method: 'tone',
+      plusHz: plus + sub,
+      minusHz: minus + sub,
+      halfPeakToPeakHz: (plus + minus) / 2 + sub,
+      rmsHz: Math.hypot(rms, sub / Math.SQRT2),
+      noiseAddsHz: 0,
+      audioHz: (plus + minus) / 2,
+      toneHz: tones.reduce((sum, { toneHz }) => sum + toneHz, 0) / tones.length,
+      distortion: tones.reduce((sum, { distortion }) => sum + distortion, 0) / tones.length,
+      standardUncertaintyHz: Math.hypot(
+        (GAIN_DOUBT * (plus + minus)) / 2,
+        fitNoise(used, tones[0]!.toneHz, seconds),
+      ),
       words: `One tone, fitted with its harmonics over ${words(usedS)} of keyed signal: noise on top does not count. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
     }
   }
@@ -86,8 +119,17 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
   const noiseAddsHz = noiseRmsHz * noisePush(usedS, filters.audioHz)
   const rmsHz = Math.sqrt(Math.max(0, average(used, block => block.rmsHz ** 2) - noiseRmsHz ** 2))
   return {
-    ...common, method: 'extremes', plusHz, minusHz, halfPeakToPeakHz: (plusHz + minusHz) / 2, rmsHz, noiseAddsHz, toneHz: null, distortion: null, audioHz: Math.max(0, (plusHz + minusHz) / 2 - (subAudible?.deviationHz ?? 0)),
-    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * (plusHz + minusHz) / 2, noiseAddsHz / Math.sqrt(12)),
+    ...common,
+    method: 'extremes',
+    plusHz,
+    minusHz,
+    halfPeakToPeakHz: (plusHz + minusHz) / 2,
+    rmsHz,
+    noiseAddsHz,
+    toneHz: null,
+    distortion: null,
+    audioHz: Math.max(0, (plusHz + minusHz) / 2 - (subAudible?.deviationHz ?? 0)),
+    standardUncertaintyHz: Math.hypot((GAIN_DOUBT * (plusHz + minusHz)) / 2, noiseAddsHz / Math.sqrt(12)),
     words: `The furthest moments of ${words(usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
   }
 }
@@ -95,11 +137,19 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
 function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standardUncertaintyHz: number } {
   const count = seconds.length
   const deviationHz = seconds.reduce((sum, one) => sum + one.deviationHz, 0) / count
-  const spread = count > 1 ? Math.sqrt(seconds.reduce((sum, one) => sum + (one.deviationHz - deviationHz) ** 2, 0) / (count - 1) / count) : 0
+  const spread =
+    count > 1
+      ? Math.sqrt(
+          seconds.reduce((sum, one) => sum + (one.deviationHz - deviationHz) ** 2, 0) / (count - 1) / count,
+        )
+      : 0
   return { ...seconds[0]!, deviationHz, standardUncertaintyHz: Math.hypot(GAIN_DOUBT * deviationHz, spread) }
 }
 
-/** How far Gaussian noise is to be expected to reach, in times its rms, over the independent moments near the peaks: √(2 ln n). */
+/**
+ * How far Gaussian noise is to be expected to reach, in times its rms, over the independent moments near the
+ * peaks: √(2 ln n).
+ */
 function noisePush(seconds: number, audioHz: number): number {
   return Math.sqrt(2 * Math.log(Math.max(Math.E, NEAR_PEAK_SHARE * 2 * audioHz * seconds)))
 }
@@ -109,7 +159,12 @@ export function deviationCurve(sums: DeviationSums, points: number): DeviationCu
   const { buckets } = sums
   const threshold = keyedThreshold(buckets.power)
   const count = Math.min(points, buckets.power.length)
-  const curve: DeviationCurve = { atS: new Float64Array(count), highestHz: new Float64Array(count).fill(Number.NaN), lowestHz: new Float64Array(count).fill(Number.NaN), meanHz: new Float64Array(count).fill(Number.NaN) }
+  const curve: DeviationCurve = {
+    atS: new Float64Array(count),
+    highestHz: new Float64Array(count).fill(Number.NaN),
+    lowestHz: new Float64Array(count).fill(Number.NaN),
+    meanHz: new Float64Array(count).fill(Number.NaN),
+  }
   for (let i = 0; i < count; i++) {
     const from = Math.floor((i * buckets.power.length) / count)
     const to = Math.floor(((i + 1) * buckets.power.length) / count)
@@ -118,8 +173,10 @@ export function deviationCurve(sums: DeviationSums, points: number): DeviationCu
     let seen = 0
     for (let k = from; k < to; k++) {
       if (buckets.power[k]! < threshold) continue
-      curve.highestHz[i] = seen === 0 ? buckets.highestHz[k]! : Math.max(curve.highestHz[i]!, buckets.highestHz[k]!)
-      curve.lowestHz[i] = seen === 0 ? buckets.lowestHz[k]! : Math.min(curve.lowestHz[i]!, buckets.lowestHz[k]!)
+      curve.highestHz[i] =
+        seen === 0 ? buckets.highestHz[k]! : Math.max(curve.highestHz[i]!, buckets.highestHz[k]!)
+      curve.lowestHz[i] =
+        seen === 0 ? buckets.lowestHz[k]! : Math.min(curve.lowestHz[i]!, buckets.lowestHz[k]!)
       sum += buckets.meanHz[k]!
       seen += 1
     }
@@ -137,11 +194,21 @@ function keyedThreshold(power: Float64Array): number {
 /** Keyed buckets whose neighbours are keyed too: the edges of a key-down are left out. */
 function keyedBuckets(power: Float64Array, threshold: number): number[] {
   const keyed: number[] = []
-  for (let k = 0; k < power.length; k++) if (power[k]! >= threshold && (power[k - 1] ?? threshold) >= threshold && (power[k + 1] ?? threshold) >= threshold) keyed.push(k)
+  for (let k = 0; k < power.length; k++)
+    if (
+      power[k]! >= threshold &&
+      (power[k - 1] ?? threshold) >= threshold &&
+      (power[k + 1] ?? threshold) >= threshold
+    )
+      keyed.push(k)
   return keyed
 }
 
-function rawExtremes({ buckets }: DeviationSums, keyed: readonly number[], meanHz: number): { plusHz: number; minusHz: number } {
+function rawExtremes(
+  { buckets }: DeviationSums,
+  keyed: readonly number[],
+  meanHz: number,
+): { plusHz: number; minusHz: number } {
   let highest = -Infinity
   let lowest = Infinity
   for (const k of keyed) {
@@ -158,7 +225,9 @@ function average(blocks: readonly PoweredBlock[], pick: (block: AudioBlock) => n
 
 /** Of a fitted phase slope, from the density of the phase noise: √(6 S/T³)/2π for one stretch of T. */
 function carrierUncertainty(blocks: readonly PoweredBlock[]): number {
-  const each = blocks.map(({ phaseNoise, seconds }) => Math.sqrt((6 * phaseNoise) / seconds ** 3) / (2 * Math.PI))
+  const each = blocks.map(
+    ({ phaseNoise, seconds }) => Math.sqrt((6 * phaseNoise) / seconds ** 3) / (2 * Math.PI),
+  )
   return Math.max(0.01, Math.sqrt(each.reduce((sum, u) => sum + u * u, 0)) / blocks.length)
 }
 

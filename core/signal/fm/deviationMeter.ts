@@ -30,7 +30,10 @@ const BUCKET_S = 0.01
 /** A last block shorter than this is left out, s. */
 const LEAST_BLOCK_S = 0.1
 
-/** Demodulates a stretch piece by piece and keeps what is needed of it: extremes every 10 ms, and each second taken apart. */
+/**
+ * Demodulates a stretch piece by piece and keeps what is needed of it: extremes every 10 ms, and each second
+ * taken apart.
+ */
 export class DeviationMeter {
   private readonly demodulator: FmDemodulator
   private readonly bucketSamples: number
@@ -45,7 +48,10 @@ export class DeviationMeter {
   private filled = 0
   private done = 0
 
-  constructor(settings: FmSettings, private readonly engine: FftEngine) {
+  constructor(
+    settings: FmSettings,
+    private readonly engine: FftEngine,
+  ) {
     this.demodulator = new FmDemodulator(settings)
     const { rateHz } = this.demodulator.filters
     this.bucketSamples = Math.max(1, Math.round(rateHz * BUCKET_S))
@@ -99,8 +105,15 @@ export class DeviationMeter {
   sums(): DeviationSums {
     if (this.filled >= LEAST_BLOCK_S * this.demodulator.filters.rateHz) this.finishBlock()
     return {
-      filters: this.demodulator.filters, blocks: this.blocks,
-      buckets: { bucketS: this.bucketS, power: Float64Array.from(this.power), highestHz: Float64Array.from(this.highest), lowestHz: Float64Array.from(this.lowest), meanHz: Float64Array.from(this.mean) },
+      filters: this.demodulator.filters,
+      blocks: this.blocks,
+      buckets: {
+        bucketS: this.bucketS,
+        power: Float64Array.from(this.power),
+        highestHz: Float64Array.from(this.highest),
+        lowestHz: Float64Array.from(this.lowest),
+        meanHz: Float64Array.from(this.mean),
+      },
     }
   }
 }
@@ -109,12 +122,23 @@ export class DeviationMeter {
 export function joinDeviation(parts: readonly DeviationSums[]): DeviationSums {
   const [first] = parts
   if (!first || parts.length === 1) return first!
-  const join = (pick: (buckets: DeviationBuckets) => Float64Array) => Float64Array.from(parts.flatMap(({ buckets }) => [...pick(buckets)]))
+  const join = (pick: (buckets: DeviationBuckets) => Float64Array) =>
+    Float64Array.from(parts.flatMap(({ buckets }) => [...pick(buckets)]))
   let startS = 0
-  const blocks = parts.flatMap((part) => {
+  const blocks = parts.flatMap(part => {
     const shifted = part.blocks.map(block => ({ ...block, startS: block.startS + startS }))
     startS += part.buckets.power.length * part.buckets.bucketS
     return shifted
   })
-  return { filters: first.filters, blocks, buckets: { bucketS: first.buckets.bucketS, power: join(b => b.power), highestHz: join(b => b.highestHz), lowestHz: join(b => b.lowestHz), meanHz: join(b => b.meanHz) } }
+  return {
+    filters: first.filters,
+    blocks,
+    buckets: {
+      bucketS: first.buckets.bucketS,
+      power: join(b => b.power),
+      highestHz: join(b => b.highestHz),
+      lowestHz: join(b => b.lowestHz),
+      meanHz: join(b => b.meanHz),
+    },
+  }
 }

@@ -34,11 +34,20 @@ const AIM_RATE_HZ = 60_000
  */
 export function fmFilters(of: FmSettings): FmFilters {
   if (!(of.sampleRateHz >= LEAST_FM_RATE_HZ)) {
-    throw new CoreError('out-of-range', `This recording has ${Math.round(of.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`, { name: 'sampleRateHz', got: of.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity })
+    throw new CoreError(
+      'out-of-range',
+      `This recording has ${Math.round(of.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`,
+      { name: 'sampleRateHz', got: of.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity },
+    )
   }
   const factor = Math.max(1, Math.floor(of.sampleRateHz / AIM_RATE_HZ))
   const rateHz = of.sampleRateHz / factor
-  return { rateHz, factor, channelHalfHz: Math.min(of.channelHalfHz, 0.4 * rateHz), audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz) }
+  return {
+    rateHz,
+    factor,
+    channelHalfHz: Math.min(of.channelHalfHz, 0.4 * rateHz),
+    audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz),
+  }
 }
 
 /** A piece of a demodulated signal. */
@@ -49,7 +58,9 @@ export interface Demodulated {
   power: Float64Array
 }
 
-/** FM discriminator: channel filter, phase, slope of the phase through the audio low-pass; fed piece by piece. */
+/**
+ * FM discriminator: channel filter, phase, slope of the phase through the audio low-pass; fed piece by piece.
+ */
 export class FmDemodulator {
   readonly filters: FmFilters
   private readonly channel: Decimator
@@ -60,11 +71,21 @@ export class FmDemodulator {
   private turns = 0
 
   constructor(of: FmSettings) {
-    const filters = this.filters = fmFilters(of)
+    const filters = (this.filters = fmFilters(of))
     const { factor, channelHalfHz, rateHz } = filters
     const stopHz = Math.min(1.6 * channelHalfHz, factor === 1 ? 0.5 * rateHz : rateHz - channelHalfHz)
-    this.channel = new Decimator({ sampleRateHz: of.sampleRateHz, shiftHz: of.shiftHz, passHz: channelHalfHz, stopHz, factor })
-    this.slope = lowPassSlope({ sampleRateHz: rateHz, passHz: filters.audioHz, stopHz: Math.min(0.5 * rateHz, 1.3 * filters.audioHz) })
+    this.channel = new Decimator({
+      sampleRateHz: of.sampleRateHz,
+      shiftHz: of.shiftHz,
+      passHz: channelHalfHz,
+      stopHz,
+      factor,
+    })
+    this.slope = lowPassSlope({
+      sampleRateHz: rateHz,
+      passHz: filters.audioHz,
+      stopHz: Math.min(0.5 * rateHz, 1.3 * filters.audioHz),
+    })
   }
 
   add(samples: Float32Array): Demodulated {

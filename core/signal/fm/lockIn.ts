@@ -1,4 +1,7 @@
-/** Weights of a block for what is picked out of it: 4-term Blackman–Harris, so that strong neighbours stay out. */
+/**
+ * Weights of a block for what is picked out of it: 4-term Blackman–Harris, so that strong neighbours stay
+ * out.
+ */
 export function blockWeights(length: number): Float64Array {
   return Float64Array.from({ length }, (_unused, n) => {
     const x = (2 * Math.PI * (n + 0.5)) / length
@@ -18,7 +21,11 @@ export function weightedMean(values: Float64Array, weights: Float64Array): numbe
 }
 
 /** Amplitude of one frequency in a block, as a cosine and a sine part from the block’s start. */
-export function lockIn(values: Float64Array, weights: Float64Array, cyclesPerSample: number): { cos: number; sin: number } {
+export function lockIn(
+  values: Float64Array,
+  weights: Float64Array,
+  cyclesPerSample: number,
+): { cos: number; sin: number } {
   const step = 2 * Math.PI * cyclesPerSample
   let re = 0
   let im = 0

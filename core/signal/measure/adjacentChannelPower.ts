@@ -1,8 +1,15 @@
 import { noiseFloorPower } from '../spectrum/noiseFloor'
 import { averagingUncertaintyDb, bandPower, decibels, type Spectrum } from '../spectrum/spectrum'
 
-/** Width of the filter an adjacent channel is read through, Hz, by channel spacing. @see ETSI EN 300 086, power measuring receiver (from memory). */
-export const ADJACENT_FILTER_HZ: Readonly<Record<number, number>> = { 12_500: 8_500, 20_000: 14_000, 25_000: 16_000 }
+/**
+ * Width of the filter an adjacent channel is read through, Hz, by channel spacing. @see ETSI EN 300 086,
+ * power measuring receiver (from memory).
+ */
+export const ADJACENT_FILTER_HZ: Readonly<Record<number, number>> = {
+  12_500: 8_500,
+  20_000: 14_000,
+  25_000: 16_000,
+}
 
 /** The filter’s width for a channel spacing: as the standard says, else two thirds of the spacing. */
 export function adjacentFilterHz(channelSpacingHz: number): number {
@@ -33,18 +40,39 @@ export interface AdjacentChannelPower {
 /** Within this of the noise the power is only a bound, dB. */
 const NOISE_MARGIN_DB = 3
 
-/** Power in the neighbouring channels through the stated filter, against the power in the channel’s own; those outside the recording are left out. */
-export function adjacentChannelPower(spectrum: Spectrum, of: { carrierHz: number; channelSpacingHz: number; filterHz?: number }): AdjacentChannelPower {
+/**
+ * Power in the neighbouring channels through the stated filter, against the power in the channel’s own; those
+ * outside the recording are left out.
+ */
+export function adjacentChannelPower(
+  spectrum: Spectrum,
+  of: { carrierHz: number; channelSpacingHz: number; filterHz?: number },
+): AdjacentChannelPower {
   const { carrierHz, channelSpacingHz, filterHz = adjacentFilterHz(channelSpacingHz) } = of
   const own = bandPower(spectrum, carrierHz - channelSpacingHz / 2, carrierHz + channelSpacingHz / 2)
   const floor = noiseFloorPower(spectrum) * (filterHz / spectrum.enbwHz)
-  const edges = { low: spectrum.firstHz, high: spectrum.firstHz + (spectrum.meanPower.length - 1) * spectrum.binHz }
-  const channels = ([1, 2] as const).flatMap(step => (['lower', 'upper'] as const).flatMap((side): ChannelPower[] => {
-    const middle = carrierHz + (side === 'lower' ? -1 : 1) * step * channelSpacingHz
-    const [lowHz, highHz] = [middle - filterHz / 2, middle + filterHz / 2]
-    if (lowHz < edges.low || highHz > edges.high) return []
-    const power = bandPower(spectrum, lowHz, highHz)
-    return [{ side, step, lowHz, highHz, ratioDb: decibels(power / own), isUpperBound: power < floor * 10 ** (NOISE_MARGIN_DB / 10), standardUncertaintyDb: averagingUncertaintyDb(spectrum, filterHz / spectrum.enbwHz) }]
-  }))
+  const edges = {
+    low: spectrum.firstHz,
+    high: spectrum.firstHz + (spectrum.meanPower.length - 1) * spectrum.binHz,
+  }
+  const channels = ([1, 2] as const).flatMap(step =>
+    (['lower', 'upper'] as const).flatMap((side): ChannelPower[] => {
+      const middle = carrierHz + (side === 'lower' ? -1 : 1) * step * channelSpacingHz
+      const [lowHz, highHz] = [middle - filterHz / 2, middle + filterHz / 2]
+      if (lowHz < edges.low || highHz > edges.high) return []
+      const power = bandPower(spectrum, lowHz, highHz)
+      return [
+        {
+          side,
+          step,
+          lowHz,
+          highHz,
+          ratioDb: decibels(power / own),
+          isUpperBound: power < floor * 10 ** (NOISE_MARGIN_DB / 10),
+          standardUncertaintyDb: averagingUncertaintyDb(spectrum, filterHz / spectrum.enbwHz),
+        },
+      ]
+    }),
+  )
   return { carrierHz, channelSpacingHz, filterHz, ownPowerDb: decibels(own), channels }
 }

@@ -1,7 +1,13 @@
-/** Zeros of the Bessel function J0: modulation indices at which the carrier vanishes. @see Abramowitz and Stegun, Table 9.5 (from memory). */
+/**
+ * Zeros of the Bessel function J0: modulation indices at which the carrier vanishes. @see Abramowitz and
+ * Stegun, Table 9.5 (from memory).
+ */
 export const CARRIER_NULLS: readonly number[] = [2.404826, 5.520078, 8.653728, 11.791534]
 
-/** Carson’s bandwidth 2(Δf + f_m), Hz: about 98 % of the power. @see Carson, “Notes on the theory of modulation”, Proc. IRE 10 (1922) (from memory). */
+/**
+ * Carson’s bandwidth 2(Δf + f_m), Hz: about 98 % of the power. @see Carson, “Notes on the theory of
+ * modulation”, Proc. IRE 10 (1922) (from memory).
+ */
 export function carsonBandwidthHz(deviationHz: number, highestAudioHz: number): number {
   return 2 * (deviationHz + highestAudioHz)
 }

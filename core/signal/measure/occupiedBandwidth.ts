@@ -24,11 +24,22 @@ const NOISE_SHARE = 0.1
  * @param around - carrier relative to the middle of the recording, and how far to look on each side, Hz.
  * @see ITU-R SM.328 (from memory).
  */
-export function occupiedBandwidth(spectrum: Spectrum, around: { carrierHz: number; withinHz: number; share?: number }): OccupiedBandwidth {
+export function occupiedBandwidth(
+  spectrum: Spectrum,
+  around: { carrierHz: number; withinHz: number; share?: number },
+): OccupiedBandwidth {
   const { carrierHz, withinHz, share = 0.99 } = around
   const first = Math.max(0, Math.ceil((carrierHz - withinHz - spectrum.firstHz) / spectrum.binHz))
-  const last = Math.min(spectrum.meanPower.length - 1, Math.floor((carrierHz + withinHz - spectrum.firstHz) / spectrum.binHz))
-  if (last - first < 8) throw new CoreError('too-few', 'The recording’s spectrum is too coarse for an occupied bandwidth here: choose longer frames or a wider recording.', { name: 'bins', got: last - first, min: 8 })
+  const last = Math.min(
+    spectrum.meanPower.length - 1,
+    Math.floor((carrierHz + withinHz - spectrum.firstHz) / spectrum.binHz),
+  )
+  if (last - first < 8)
+    throw new CoreError(
+      'too-few',
+      'The recording’s spectrum is too coarse for an occupied bandwidth here: choose longer frames or a wider recording.',
+      { name: 'bins', got: last - first, min: 8 },
+    )
   let total = 0
   for (let k = first; k <= last; k++) total += spectrum.meanPower[k]!
   const tail = ((1 - share) / 2) * total
@@ -38,12 +49,20 @@ export function occupiedBandwidth(spectrum: Spectrum, around: { carrierHz: numbe
   const lowHz = binFrequencyHz(spectrum, lowBin)
   const highHz = binFrequencyHz(spectrum, highBin)
   return {
-    bandwidthHz: highHz - lowHz, lowHz, highHz, share, withinHz, isUpperBound: noise / 2 > NOISE_SHARE * tail && noise > 0,
+    bandwidthHz: highHz - lowHz,
+    lowHz,
+    highHz,
+    share,
+    withinHz,
+    isUpperBound: noise / 2 > NOISE_SHARE * tail && noise > 0,
     standardUncertaintyHz: (spectrum.enbwHz * Math.SQRT2) / Math.sqrt(12),
   }
 }
 
-/** Where the power counted from one side reaches the tail, as a fraction of a bin; a bin’s power lies half a bin to either side. */
+/**
+ * Where the power counted from one side reaches the tail, as a fraction of a bin; a bin’s power lies half a
+ * bin to either side.
+ */
 function edge(spectrum: Spectrum, of: { from: number; to: number; step: 1 | -1; tail: number }): number {
   let sum = 0
   for (let k = of.from; k !== of.to; k += of.step) {

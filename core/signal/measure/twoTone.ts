@@ -30,7 +30,10 @@ export interface TwoTone {
   meanToneDb: number
   lines: ImdLine[]
   /** The worse of both sides, dB below either tone, by order. */
-  worst: Record<3 | 5 | 7, { belowToneDb: number; belowPepDb: number; isUpperBound: boolean; standardUncertaintyDb: number } | null>
+  worst: Record<
+    3 | 5 | 7,
+    { belowToneDb: number; belowPepDb: number; isUpperBound: boolean; standardUncertaintyDb: number } | null
+  >
 }
 
 /** A product this little above the noise is only a bound, dB. */
@@ -39,29 +42,60 @@ const ABOVE_NOISE_DB = 6
 const ORDERS = [3, 5, 7] as const
 
 /**
- * Reads two tones and their odd products: order 3 at 2f1 − f2 and 2f2 − f1, order 5 at 3f1 − 2f2 …, order 7 at 4f1 − 3f2 ….
+ * Reads two tones and their odd products: order 3 at 2f1 − f2 and 2f2 − f1, order 5 at 3f1 − 2f2 …, order 7
+ * at 4f1 − 3f2 ….
  * @throws CoreError `too-few` when two tones within 10 dB of each other are not there.
  */
 export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: number } = {}): TwoTone {
   const [first, second] = spectrumPeaks(spectrum, { ...search, most: 2 })
   if (!first || !second || first.levelDb - second.levelDb > 10)
-    throw new CoreError('too-few', 'Two tones of about the same strength were not found. Are both tones on, and the microphone gain down?', { name: 'tones', got: first ? 1 : 0, min: 2 })
+    throw new CoreError(
+      'too-few',
+      'Two tones of about the same strength were not found. Are both tones on, and the microphone gain down?',
+      { name: 'tones', got: first ? 1 : 0, min: 2 },
+    )
   const [lower, upper] = first.frequencyHz < second.frequencyHz ? [first, second] : [second, first]
   const meanPower = (lower.power + upper.power) / 2
   const spacing = upper.frequencyHz - lower.frequencyHz
-  const lines = ORDERS.flatMap(order => ([['lower', lower.frequencyHz - ((order - 1) / 2) * spacing], ['upper', upper.frequencyHz + ((order - 1) / 2) * spacing]] as const).flatMap(([side, frequencyHz]): ImdLine[] => {
-    const peak = peakNear(spectrum, frequencyHz, Math.min(spacing / 4, 3 * spectrum.enbwHz))
-    return peak ? [lineOf(peak, { order, side, frequencyHz, meanPower, frames: spectrum.independentFrames })] : []
-  }))
-  const worst = Object.fromEntries(ORDERS.map((order) => {
-    const own = lines.filter(line => line.order === order)
-    if (own.length === 0) return [order, null]
-    const highest = own.reduce((a, b) => (b.belowToneDb > a.belowToneDb ? b : a))
-    return [order, { belowToneDb: -highest.belowToneDb, belowPepDb: -highest.belowToneDb + TONE_BELOW_PEP_DB, isUpperBound: highest.isUpperBound, standardUncertaintyDb: highest.standardUncertaintyDb }]
-  })) as TwoTone['worst']
+  const lines = ORDERS.flatMap(order =>
+    (
+      [
+        ['lower', lower.frequencyHz - ((order - 1) / 2) * spacing],
+        ['upper', upper.frequencyHz + ((order - 1) / 2) * spacing],
+      ] as const
+    ).flatMap(([side, frequencyHz]): ImdLine[] => {
+      const peak = peakNear(spectrum, frequencyHz, Math.min(spacing / 4, 3 * spectrum.enbwHz))
+      return peak
+        ? [lineOf(peak, { order, side, frequencyHz, meanPower, frames: spectrum.independentFrames })]
+        : []
+    }),
+  )
+  const worst = Object.fromEntries(
+    ORDERS.map(order => {
+      const own = lines.filter(line => line.order === order)
+      if (own.length === 0) return [order, null]
+      const highest = own.reduce((a, b) => (b.belowToneDb > a.belowToneDb ? b : a))
+      return [
+        order,
+        {
+          belowToneDb: -highest.belowToneDb,
+          belowPepDb: -highest.belowToneDb + TONE_BELOW_PEP_DB,
+          isUpperBound: highest.isUpperBound,
+          standardUncertaintyDb: highest.standardUncertaintyDb,
+        },
+      ]
+    }),
+  ) as TwoTone['worst']
   return {
-    lowerHz: lower.frequencyHz, upperHz: upper.frequencyHz, imbalanceDb: upper.levelDb - lower.levelDb,
-    imbalanceUncertaintyDb: Math.hypot(...[lower, upper].map(tone => noiseUncertaintyDb(tone, spectrum.independentFrames))), meanToneDb: 10 * Math.log10(meanPower), lines, worst,
+    lowerHz: lower.frequencyHz,
+    upperHz: upper.frequencyHz,
+    imbalanceDb: upper.levelDb - lower.levelDb,
+    imbalanceUncertaintyDb: Math.hypot(
+      ...[lower, upper].map(tone => noiseUncertaintyDb(tone, spectrum.independentFrames)),
+    ),
+    meanToneDb: 10 * Math.log10(meanPower),
+    lines,
+    worst,
   }
 }
 
@@ -70,10 +104,15 @@ function noiseUncertaintyDb({ aboveFloorDb }: SpectrumPeak, frames: number): num
   return 20 / Math.LN10 / Math.sqrt(2 * 10 ** (Math.max(0, aboveFloorDb) / 10) * Math.max(1, frames))
 }
 
-function lineOf(peak: SpectrumPeak, of: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number }): ImdLine {
+function lineOf(
+  peak: SpectrumPeak,
+  of: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number },
+): ImdLine {
   const { meanPower, frames, ...where } = of
   return {
-    ...where, belowToneDb: 10 * Math.log10(Math.max(peak.power, 1e-30) / meanPower), isUpperBound: peak.aboveFloorDb < ABOVE_NOISE_DB,
+    ...where,
+    belowToneDb: 10 * Math.log10(Math.max(peak.power, 1e-30) / meanPower),
+    isUpperBound: peak.aboveFloorDb < ABOVE_NOISE_DB,
     standardUncertaintyDb: noiseUncertaintyDb(peak, frames),
   }
 }

@@ -18,10 +18,15 @@ export interface SpectrumPeak {
 const LEAST_ABOVE_FLOOR_DB = 10
 
 /**
- * Where between its bins a tone stands and what it really reads, from a highest bin and its neighbours and the known shape of the window.
+ * Where between its bins a tone stands and what it really reads, from a highest bin and its neighbours and
+ * the known shape of the window.
  * Exact for one clean tone; needs at least 3 bins.
  */
-export function interpolatedPeak(spectrum: Spectrum, bin: number, powers: Float64Array = spectrum.meanPower): Pick<SpectrumPeak, 'frequencyHz' | 'levelDb' | 'power'> {
+export function interpolatedPeak(
+  spectrum: Spectrum,
+  bin: number,
+  powers: Float64Array = spectrum.meanPower,
+): Pick<SpectrumPeak, 'frequencyHz' | 'levelDb' | 'power'> {
   const left = powers[bin - 1] ?? 0
   const right = powers[bin + 1] ?? 0
   const offset = offsetOf(spectrum.window, Math.sqrt(left), Math.sqrt(right))
@@ -58,14 +63,27 @@ export interface PeakSearch {
 
 /** Peaks of a spectrum, the strongest first. */
 export function spectrumPeaks(spectrum: Spectrum, search: PeakSearch = {}): SpectrumPeak[] {
-  const { fromHz = -Infinity, toHz = Infinity, apartHz = 4 * spectrum.enbwHz, most = 50, highest = false } = search
+  const {
+    fromHz = -Infinity,
+    toHz = Infinity,
+    apartHz = 4 * spectrum.enbwHz,
+    most = 50,
+    highest = false,
+  } = search
   const powers = highest ? spectrum.highestPower : spectrum.meanPower
   const floor = noiseFloorPower(spectrum, powers)
   const least = floor * 10 ** (LEAST_ABOVE_FLOOR_DB / 10)
   const candidates: number[] = []
   for (let k = 1; k < powers.length - 1; k++) {
     const hz = binFrequencyHz(spectrum, k)
-    if (hz >= fromHz && hz <= toHz && powers[k]! > least && powers[k]! >= powers[k - 1]! && powers[k]! > powers[k + 1]!) candidates.push(k)
+    if (
+      hz >= fromHz &&
+      hz <= toHz &&
+      powers[k]! > least &&
+      powers[k]! >= powers[k - 1]! &&
+      powers[k]! > powers[k + 1]!
+    )
+      candidates.push(k)
   }
   candidates.sort((a, b) => powers[b]! - powers[a]!)
   const found: SpectrumPeak[] = []
@@ -81,7 +99,10 @@ export function spectrumPeaks(spectrum: Spectrum, search: PeakSearch = {}): Spec
 /** The strongest bin within `withinHz` of a frequency, interpolated; null outside the recording. */
 export function peakNear(spectrum: Spectrum, frequencyHz: number, withinHz: number): SpectrumPeak | null {
   const from = Math.max(1, Math.ceil((frequencyHz - withinHz - spectrum.firstHz) / spectrum.binHz))
-  const to = Math.min(spectrum.meanPower.length - 2, Math.floor((frequencyHz + withinHz - spectrum.firstHz) / spectrum.binHz))
+  const to = Math.min(
+    spectrum.meanPower.length - 2,
+    Math.floor((frequencyHz + withinHz - spectrum.firstHz) / spectrum.binHz),
+  )
   if (from > to) return null
   let bin = from
   for (let k = from; k <= to; k++) if (spectrum.meanPower[k]! > spectrum.meanPower[bin]!) bin = k

@@ -1,7 +1,8 @@
 import type { WindowName } from '../window'
 
 /**
- * A spectrum of a recording. Powers are of full scale (a tone of amplitude 1 reads 1 on its bin): a power spectrum, right for
+ * A spectrum of a recording. Powers are of full scale (a tone of amplitude 1 reads 1 on its bin): a power
+ * spectrum, right for
  * tones. What is spread out is right as a density, or as the power in a band.
  */
 export interface Spectrum {
@@ -41,13 +42,17 @@ export function densityDbPerHz(spectrum: Spectrum): Float64Array {
   return spectrum.meanPower.map(power => decibels(power / spectrum.enbwHz))
 }
 
-/** Power between two frequencies relative to the middle, of full scale; bins cut by an edge count by their share. */
+/**
+ * Power between two frequencies relative to the middle, of full scale; bins cut by an edge count by their
+ * share.
+ */
 export function bandPower(spectrum: Spectrum, lowHz: number, highHz: number): number {
   const { firstHz, binHz, enbwBins, meanPower } = spectrum
   const low = Math.max(0, (lowHz - firstHz) / binHz + 0.5)
   const high = Math.min(meanPower.length, (highHz - firstHz) / binHz + 0.5)
   let total = 0
-  for (let k = Math.floor(low); k < high; k++) total += meanPower[k]! * (Math.min(k + 1, high) - Math.max(k, low))
+  for (let k = Math.floor(low); k < high; k++)
+    total += meanPower[k]! * (Math.min(k + 1, high) - Math.max(k, low))
   return total / enbwBins
 }
 

@@ -1,18 +1,28 @@
 import { decibels } from './spectrum'
 
-/** A picture of level over time and frequency: `columns` moments, each `rows` levels from the lowest frequency up, dB of full scale. */
+/**
+ * A picture of level over time and frequency: `columns` moments, each `rows` levels from the lowest frequency
+ * up, dB of full scale.
+ */
 export interface TimeFrequencyPicture {
   columns: number
   rows: number
   levelsDb: Float32Array
 }
 
-/** Gathers frames into a picture of a fixed size, the highest power of each cell kept so that nothing short is lost. */
+/**
+ * Gathers frames into a picture of a fixed size, the highest power of each cell kept so that nothing short is
+ * lost.
+ */
 export class TimeFrequency {
   private readonly cells: Float32Array
   private seen = 0
 
-  constructor(private readonly columns: number, private readonly rows: number, private readonly frames: number) {
+  constructor(
+    private readonly columns: number,
+    private readonly rows: number,
+    private readonly frames: number,
+  ) {
     this.cells = new Float32Array(columns * rows)
   }
 
@@ -30,7 +40,11 @@ export class TimeFrequency {
 
   picture(): TimeFrequencyPicture {
     const filled = Math.max(1, Math.min(this.columns, Math.ceil((this.seen * this.columns) / this.frames)))
-    return { columns: filled, rows: this.rows, levelsDb: this.cells.subarray(0, filled * this.rows).map(decibels) }
+    return {
+      columns: filled,
+      rows: this.rows,
+      levelsDb: this.cells.subarray(0, filled * this.rows).map(decibels),
+    }
   }
 }
 

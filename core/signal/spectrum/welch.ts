@@ -20,7 +20,8 @@ export interface WelchSums {
 
 /**
  * Averaged and highest power of overlapping windowed frames (Welch), fed piece by piece.
- * @see Welch, “The use of fast Fourier transform for the estimation of power spectra”, IEEE Trans. AU-15 (1967).
+ * @see Welch, “The use of fast Fourier transform for the estimation of power spectra”, IEEE Trans. AU-15
+ *   (1967).
  */
 export class Welch {
   private readonly fft: ComplexFft
@@ -33,8 +34,15 @@ export class Welch {
   private rest = new Float32Array(0)
   private frames = 0
 
-  /** @param onFrame - called with the power of every frame, in the transform’s own order, full scale = 1; the array is used again. */
-  constructor(settings: WelchSettings, engine: FftEngine, private readonly onFrame?: (power: Float32Array) => void) {
+  /**
+   * @param onFrame - called with the power of every frame, in the transform’s own order, full scale = 1; the
+   * array is used again.
+   */
+  constructor(
+    settings: WelchSettings,
+    engine: FftEngine,
+    private readonly onFrame?: (power: Float32Array) => void,
+  ) {
     const { size, window, overlap = 0.5 } = settings
     this.settings = { size, window, overlap }
     this.fft = engine(size)
@@ -101,7 +109,11 @@ function joined(a: Float32Array, b: Float32Array): Float32Array<ArrayBuffer> {
 export function addWelchSums(parts: readonly WelchSums[]): WelchSums {
   const [first, ...others] = parts
   if (!first) throw new CoreError('empty', 'There is nothing to add up.', { name: 'parts' })
-  const total: WelchSums = { ...first, sum: Float64Array.from(first.sum), highest: Float32Array.from(first.highest) }
+  const total: WelchSums = {
+    ...first,
+    sum: Float64Array.from(first.sum),
+    highest: Float32Array.from(first.highest),
+  }
   for (const part of others) {
     total.frames += part.frames
     for (let k = 0; k < total.sum.length; k++) {
@@ -116,16 +128,36 @@ export function addWelchSums(parts: readonly WelchSums[]): WelchSums {
  * The spectrum that sums come to, lowest frequency first.
  * @throws CoreError `too-few` when the recording did not fill one frame.
  */
-export function spectrumFrom(sums: WelchSums, of: { sampleRateHz: number; centreHz: number | null }): Spectrum {
-  const { settings: { size, window, overlap }, frames } = sums
-  if (frames === 0) throw new CoreError('too-few', `The recording is too short: one frame takes ${size} samples. Choose shorter frames.`, { name: 'samples', got: 0, min: size })
+export function spectrumFrom(
+  sums: WelchSums,
+  of: { sampleRateHz: number; centreHz: number | null },
+): Spectrum {
+  const {
+    settings: { size, window, overlap },
+    frames,
+  } = sums
+  if (frames === 0)
+    throw new CoreError(
+      'too-few',
+      `The recording is too short: one frame takes ${size} samples. Choose shorter frames.`,
+      { name: 'samples', got: 0, min: size },
+    )
   const half = size >> 1
-  const ordered = (from: ArrayLike<number>, factor: number) => Float64Array.from({ length: size }, (_unused, k) => from[(k + half) % size]! * factor)
+  const ordered = (from: ArrayLike<number>, factor: number) =>
+    Float64Array.from({ length: size }, (_unused, k) => from[(k + half) % size]! * factor)
   const { enbwBins } = windowFacts(window)
   const binHz = of.sampleRateHz / size
   return {
-    centreHz: of.centreHz, firstHz: -half * binHz, binHz, window, enbwHz: enbwBins * binHz, enbwBins, frames, independentFrames: independentOf(frames, { size, window, overlap }),
-    meanPower: ordered(sums.sum, 1 / frames), highestPower: ordered(sums.highest, 1),
+    centreHz: of.centreHz,
+    firstHz: -half * binHz,
+    binHz,
+    window,
+    enbwHz: enbwBins * binHz,
+    enbwBins,
+    frames,
+    independentFrames: independentOf(frames, { size, window, overlap }),
+    meanPower: ordered(sums.sum, 1 / frames),
+    highestPower: ordered(sums.highest, 1),
   }
 }
 

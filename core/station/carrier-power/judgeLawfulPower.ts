@@ -7,19 +7,37 @@ import type { CorrectedReading } from '../correctReading'
 import type { StationContext } from '../stationContext'
 
 /**
- * The power at the socket against the most each rulebook allows, the strictest first. Radiated limits (ERP) need the
+ * The power at the socket against the most each rulebook allows, the strictest first. Radiated limits (ERP)
+ * need the
  * antenna's gain; without it they cannot be judged from the socket alone.
  */
-export function judgeLawfulPower(step: Step, corrected: CorrectedReading, context: StationContext): JudgedBy[] {
+export function judgeLawfulPower(
+  step: Step,
+  corrected: CorrectedReading,
+  context: StationContext,
+): JudgedBy[] {
   const judged = context.rulebooksOf(step.band).map((rulebook): JudgedBy => {
-    const limit = evaluateLimit(rulebook, carrierFacts(step, wattsFromDbm(corrected.levelDbm)), undefined, 'carrier-power')
+    const limit = evaluateLimit(
+      rulebook,
+      carrierFacts(step, wattsFromDbm(corrected.levelDbm)),
+      undefined,
+      'carrier-power',
+    )
     if (limit.kind !== 'limit') {
       const verdict = verdictWithout(limit.kind === 'no-figure' ? 'no-figure' : 'not-covered', limit.reason)
-      return { limit, verdict, words: limit.kind === 'no-figure' ? verdictWords(verdict) : 'Cannot be judged from the socket alone' }
+      return {
+        limit,
+        verdict,
+        words: limit.kind === 'no-figure' ? verdictWords(verdict) : 'Cannot be judged from the socket alone',
+      }
     }
     const verdict = decide({
-      valueDb: corrected.levelDbm, limitDb: limit.limitDbm, direction: 'upper', errors: context.distributions.of(corrected.budget.contributions),
-      isUpperBound: corrected.isUpperBound, rule: context.review.settings.decisionRule,
+      valueDb: corrected.levelDbm,
+      limitDb: limit.limitDbm,
+      direction: 'upper',
+      errors: context.distributions.of(corrected.budget.contributions),
+      isUpperBound: corrected.isUpperBound,
+      rule: context.review.settings.decisionRule,
     })
     return { limit, verdict, words: verdictWords(verdict) }
   })

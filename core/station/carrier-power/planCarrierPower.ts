@@ -19,12 +19,15 @@ const DURATION_S = 35
 export function planCarrierPower(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, CARRIER_POWER_ID, context, CARRIER_POWER_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
-  return context.plan(set, `${CARRIER_POWER_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName))
+  return context.plan(set, `${CARRIER_POWER_ID}|${chainId ?? ''}|${chainName ?? ''}`, () =>
+    plan(set, chainId, chainName),
+  )
 }
 
 function plan(set: RadioSet, chainId: string | null, chainName: string | undefined): Step[] {
   const radioSettings = [
-    fullSupply(set), SETTINGS.dualWatchOff,
+    fullSupply(set),
+    SETTINGS.dualWatchOff,
     ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
   ]
   return stepPlaces(set).map((place): Step => ({
@@ -35,12 +38,27 @@ function plan(set: RadioSet, chainId: string | null, chainName: string | undefin
     chainId,
     slots: [
       { id: 'carrier', label: 'carrier', frequencyHz: place.channel.frequencyHz, measures: 'level' },
-      { id: 'supply-v', label: 'supply voltage, keyed', frequencyHz: place.channel.frequencyHz, measures: 'V', optional: true },
-      { id: 'supply-a', label: 'supply current, keyed', frequencyHz: place.channel.frequencyHz, measures: 'A', optional: true },
+      {
+        id: 'supply-v',
+        label: 'supply voltage, keyed',
+        frequencyHz: place.channel.frequencyHz,
+        measures: 'V',
+        optional: true,
+      },
+      {
+        id: 'supply-a',
+        label: 'supply current, keyed',
+        frequencyHz: place.channel.frequencyHz,
+        measures: 'A',
+        optional: true,
+      },
     ],
     instruction: 'Key up, let the reading settle, and type what the instrument shows.',
     radioSettings,
-    cautions: [...TRANSMIT_CAUTIONS, ...(place.claim.kind === 'watts' ? [`The maker claims ${printClaimW(place.claim.powerW)} here.`] : [])],
+    cautions: [
+      ...TRANSMIT_CAUTIONS,
+      ...(place.claim.kind === 'watts' ? [`The maker claims ${printClaimW(place.claim.powerW)} here.`] : []),
+    ],
     keyDownS: KEY_DOWN_S,
     durationS: DURATION_S,
     thermal: 'any',

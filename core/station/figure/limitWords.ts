@@ -5,16 +5,29 @@ import type { AnyLimit } from '../contract'
 /** What a limit comes to, as a heading: `Why −16.0 dBm`, `Allowed: 1.50 kW`, `Allowed: at most 2.5 kHz`. */
 export function limitWords(limit: AnyLimit, isCarrier = false): string {
   switch (limit.kind) {
-    case 'limit': return isCarrier ? `Allowed: ${printWatts(wattsFromDbm(limit.limitDbm))}` : `Why ${printDbm(limit.limitDbm)}`
-    case 'scalar': return `Allowed: ${scalarWords(limit.limit)}`
-    case 'no-figure': return 'Why no figure'
-    case 'cannot-judge': return 'Why it cannot be judged yet'
+    case 'limit':
+      return isCarrier
+        ? `Allowed: ${printWatts(wattsFromDbm(limit.limitDbm))}`
+        : `Why ${printDbm(limit.limitDbm)}`
+    case 'scalar':
+      return `Allowed: ${scalarWords(limit.limit)}`
+    case 'no-figure':
+      return 'Why no figure'
+    case 'cannot-judge':
+      return 'Why it cannot be judged yet'
   }
 }
 
-/** The limit itself, short: for a list of rulebooks. Empty where nothing but the rulebook as a whole is silent. */
+/**
+ * The limit itself, short: for a list of rulebooks. Empty where nothing but the rulebook as a whole is
+ * silent.
+ */
 export function limitShort(limit: AnyLimit): string {
-  return limit.kind === 'limit' ? printDbm(limit.limitDbm) : limit.kind === 'scalar' ? scalarWords(limit.limit) : limitSource(limit)[1] ?? ''
+  return limit.kind === 'limit'
+    ? printDbm(limit.limitDbm)
+    : limit.kind === 'scalar'
+      ? scalarWords(limit.limit)
+      : (limitSource(limit)[1] ?? '')
 }
 
 /** Where a limit stands: the rulebook, and its clause where one speaks. */

@@ -22,32 +22,50 @@ const DURATION_S = 180
 export function planHarmonics(set: RadioSet, context: StationContext): Step[] {
   const chainId = chainForStation(set, HARMONICS_ID, context, HARMONICS_INSTRUMENTS)
   const chainName = context.chain(chainId)?.name
-  return context.plan(set, `${HARMONICS_ID}|${chainId ?? ''}|${chainName ?? ''}`, () => plan(set, chainId, chainName, frequencyHz => context.once(`slots:${frequencyHz}`, () => harmonicSlots(frequencyHz))))
+  return context.plan(set, `${HARMONICS_ID}|${chainId ?? ''}|${chainName ?? ''}`, () =>
+    plan(set, chainId, chainName, frequencyHz =>
+      context.once(`slots:${frequencyHz}`, () => harmonicSlots(frequencyHz)),
+    ),
+  )
 }
 
-function plan(set: RadioSet, chainId: string | null, chainName: string | undefined, slotsOf: (carrierHz: number) => Slot[]): Step[] {
+function plan(
+  set: RadioSet,
+  chainId: string | null,
+  chainName: string | undefined,
+  slotsOf: (carrierHz: number) => Slot[],
+): Step[] {
   const radioSettings = [
-    SETTINGS.toneOff, SETTINGS.dualWatchOff, SETTINGS.timeOutOff,
+    SETTINGS.toneOff,
+    SETTINGS.dualWatchOff,
+    SETTINGS.timeOutOff,
     ...(chainName ? [{ id: 'chain', words: `Chain “${chainName}” connected` }] : []),
   ]
-  return stepPlaces(set).filter(place => place.channel.harmonics).map((place): Step => ({
-    ...place,
-    id: stepId(HARMONICS_ID, place),
-    stationId: HARMONICS_ID,
-    set,
-    chainId,
-    slots: slotsOf(place.channel.frequencyHz),
-    instruction: 'Ambient first, unkeyed. Then key up, let three sweeps pass, and read each peak.',
-    radioSettings,
-    cautions: CAUTIONS,
-    keyDownS: KEY_DOWN_S,
-    durationS: DURATION_S,
-    thermal: 'any',
-    needsFullSupply: true,
-  }))
+  return stepPlaces(set)
+    .filter(place => place.channel.harmonics)
+    .map((place): Step => ({
+      ...place,
+      id: stepId(HARMONICS_ID, place),
+      stationId: HARMONICS_ID,
+      set,
+      chainId,
+      slots: slotsOf(place.channel.frequencyHz),
+      instruction: 'Ambient first, unkeyed. Then key up, let three sweeps pass, and read each peak.',
+      radioSettings,
+      cautions: CAUTIONS,
+      keyDownS: KEY_DOWN_S,
+      durationS: DURATION_S,
+      thermal: 'any',
+      needsFullSupply: true,
+    }))
 }
 
 /** ×1 to ×10 of a carrier: 146.52 MHz gives 293.04, 439.56, 586.08 … */
 export function harmonicSlots(carrierHz: number): Slot[] {
-  return Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => ({ id: `x${index + 1}`, label: `×${index + 1}`, frequencyHz: carrierHz * (index + 1), measures: 'level' }))
+  return Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => ({
+    id: `x${index + 1}`,
+    label: `×${index + 1}`,
+    frequencyHz: carrierHz * (index + 1),
+    measures: 'level',
+  }))
 }

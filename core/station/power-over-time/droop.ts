@@ -4,7 +4,10 @@ import type { SlotResult } from '../contract'
 export interface Droop {
   first: SlotResult
   last: SlotResult
-  /** Last against first, dB: negative where the power fell. Both went through one chain, so what they share cancels. */
+  /**
+   * Last against first, dB: negative where the power fell. Both went through one chain, so what they share
+   * cancels.
+   */
   droopDb: number
   seconds: number
   /** Time constant of an exponential fall that fits, s; null where the power hardly moved or no fall fits. */
@@ -23,20 +26,30 @@ export function momentOf(slotId: string): number | null {
 
 /** The log of a step, from the slots that were read; null with fewer than two moments. */
 export function droopOf(slots: readonly SlotResult[]): Droop | null {
-  const moments = slots.flatMap((result) => {
-    const atS = momentOf(result.slot.id)
-    return atS !== null && result.corrected ? [{ atS, result, levelDbm: result.corrected.levelDbm }] : []
-  }).sort((a, b) => a.atS - b.atS)
+  const moments = slots
+    .flatMap(result => {
+      const atS = momentOf(result.slot.id)
+      return atS !== null && result.corrected ? [{ atS, result, levelDbm: result.corrected.levelDbm }] : []
+    })
+    .sort((a, b) => a.atS - b.atS)
   const [first] = moments
   const last = moments.at(-1)
   if (!first || !last || first === last) return null
   const points = moments.map(({ atS, levelDbm }) => ({ atS, levelDbm }))
-  return { first: first.result, last: last.result, droopDb: last.levelDbm - first.levelDbm, seconds: last.atS - first.atS, timeConstantS: timeConstant(points), points }
+  return {
+    first: first.result,
+    last: last.result,
+    droopDb: last.levelDbm - first.levelDbm,
+    seconds: last.atS - first.atS,
+    timeConstantS: timeConstant(points),
+    points,
+  }
 }
 
 /**
  * Time constant τ of a + b·exp(−t/τ) that fits a log best, s: τ is searched, a and b follow by least squares.
- * @returns null with fewer than five points, a change under 0.1 dB, or a τ at either end of what the log can show.
+ * @returns null with fewer than five points, a change under 0.1 dB, or a τ at either end of what the log can
+ *   show.
  */
 export function timeConstant(points: readonly { atS: number; levelDbm: number }[]): number | null {
   if (points.length < 5) return null

@@ -1,10 +1,28 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { contribution, errorDistribution } from '#core/uncertainty'
-import { claimWords, clopperPearson, decide, DECISION_RULES, decisionRuleWords, enScore, farEndWords, stripGeometry, stripPlace, verdictWithout, verdictWords, worstVerdict, type DecideInput } from '#core/decision'
+import {
+  claimWords,
+  clopperPearson,
+  decide,
+  DECISION_RULES,
+  decisionRuleWords,
+  enScore,
+  farEndWords,
+  stripGeometry,
+  stripPlace,
+  verdictWithout,
+  verdictWords,
+  worstVerdict,
+  type DecideInput,
+} from '#core/decision'
 
-const normal = (u: number) => errorDistribution([contribution({ id: 'u', group: 'instrument', label: 'u', distribution: 'normal', halfWidthDb: 2 * u })])
-const judge = ({ u = 1, ...change }: Partial<DecideInput> & { u?: number }) => decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: normal(u), ...change })
+const normal = (u: number) =>
+  errorDistribution([
+    contribution({ id: 'u', group: 'instrument', label: 'u', distribution: 'normal', halfWidthDb: 2 * u }),
+  ])
+const judge = ({ u = 1, ...change }: Partial<DecideInput> & { u?: number }) =>
+  decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: normal(u), ...change })
 
 describe('sure either way', () => {
   it('turns at 1.645 u on both sides of an upper limit', () => {
@@ -15,11 +33,21 @@ describe('sure either way', () => {
   })
 
   it('is the mirror for a lower limit', () => {
-    fc.assert(fc.property(fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: 0.01, max: 10, noNaN: true }), fc.constantFrom(...DECISION_RULES), (valueDb, u, rule) => {
-      const upper = judge({ valueDb, limitDb: 0, u, rule })
-      const lower = judge({ valueDb: -valueDb, limitDb: 0, u, rule, direction: 'lower' })
-      return (upper.state === lower.state || Math.abs(valueDb) < 1e-6) && Math.abs(upper.marginDb! - lower.marginDb!) < 1e-12
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: 0.01, max: 10, noNaN: true }),
+        fc.constantFrom(...DECISION_RULES),
+        (valueDb, u, rule) => {
+          const upper = judge({ valueDb, limitDb: 0, u, rule })
+          const lower = judge({ valueDb: -valueDb, limitDb: 0, u, rule, direction: 'lower' })
+          return (
+            (upper.state === lower.state || Math.abs(valueDb) < 1e-6) &&
+            Math.abs(upper.marginDb! - lower.marginDb!) < 1e-12
+          )
+        },
+      ),
+    )
   })
 
   it('knows no doubt without uncertainty: at the limit is inside', () => {
@@ -28,16 +56,27 @@ describe('sure either way', () => {
   })
 
   it('grows surer with margin', () => {
-    fc.assert(fc.property(fc.double({ min: -50, max: 50, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (valueDb, better) =>
-      judge({ valueDb: valueDb - better }).probabilityComplies! >= judge({ valueDb }).probabilityComplies! - 1e-9))
+    fc.assert(
+      fc.property(
+        fc.double({ min: -50, max: 50, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (valueDb, better) =>
+          judge({ valueDb: valueDb - better }).probabilityComplies! >=
+          judge({ valueDb }).probabilityComplies! - 1e-9,
+      ),
+    )
   })
 
   it('takes an upper bound as inside or as nothing', () => {
     expect(judge({ valueDb: -30, isUpperBound: true })).toMatchObject({ state: 'inside', isBound: true })
     expect(judge({ valueDb: -15, isUpperBound: true }).state).toBe('not-covered')
     expect(judge({ valueDb: -5, isUpperBound: true }).state).toBe('not-covered')
-    expect(judge({ valueDb: -30, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe('outside')
-    expect(judge({ valueDb: -5, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe('not-covered')
+    expect(judge({ valueDb: -30, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe(
+      'outside',
+    )
+    expect(judge({ valueDb: -5, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe(
+      'not-covered',
+    )
   })
 })
 
@@ -45,7 +84,12 @@ describe('the other rules', () => {
   const state = (valueDb: number, rule: DecideInput['rule']) => judge({ valueDb, rule }).state
 
   it('guarded by U: turns at 1.96 u on both sides', () => {
-    expect([-16 - 1.97, -16 - 1.95, -16 + 1.95, -16 + 1.97].map(value => state(value, 'guarded'))).toEqual(['inside', 'too-close', 'too-close', 'outside'])
+    expect([-16 - 1.97, -16 - 1.95, -16 + 1.95, -16 + 1.97].map(value => state(value, 'guarded'))).toEqual([
+      'inside',
+      'too-close',
+      'too-close',
+      'outside',
+    ])
   })
 
   it('shared risk: the value alone decides', () => {
@@ -54,18 +98,35 @@ describe('the other rules', () => {
 
   it('four states: conditional pass up to the limit, conditional fail beyond it', () => {
     const words = (valueDb: number) => verdictWords(judge({ valueDb, rule: 'four-states' }))
-    expect([-20, -17, -15, -12].map(words)).toEqual(['Pass by 4.0', 'Conditional pass by 1.0', 'Conditional fail by 1.0', 'Fail by 4.0'])
-    expect(verdictWords({ ...judge({ valueDb: -40, rule: 'four-states', isUpperBound: true }) })).toBe('Pass by at least 24')
+    expect([-20, -17, -15, -12].map(words)).toEqual([
+      'Pass by 4.0',
+      'Conditional pass by 1.0',
+      'Conditional fail by 1.0',
+      'Fail by 4.0',
+    ])
+    expect(verdictWords({ ...judge({ valueDb: -40, rule: 'four-states', isUpperBound: true }) })).toBe(
+      'Pass by at least 24',
+    )
   })
 
   it('each say what they do and what they promise', () => {
-    for (const rule of DECISION_RULES) expect(Object.values(decisionRuleWords[rule]).every(text => text.length > 8)).toBe(true)
+    for (const rule of DECISION_RULES)
+      expect(Object.values(decisionRuleWords[rule]).every(text => text.length > 8)).toBe(true)
   })
 
   it('a skewed range is carried to the right side', () => {
     const skewed = { ...normal(1), lowDb: -3, highDb: 1 }
-    expect(decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: skewed })).toMatchObject({ marginDb: 4, marginLowDb: 3, marginHighDb: 7, rangeDb: 2 })
-    expect(decide({ valueDb: -20, limitDb: -24, direction: 'lower', errors: skewed })).toMatchObject({ marginDb: 4, marginLowDb: 1, marginHighDb: 5 })
+    expect(decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: skewed })).toMatchObject({
+      marginDb: 4,
+      marginLowDb: 3,
+      marginHighDb: 7,
+      rangeDb: 2,
+    })
+    expect(decide({ valueDb: -20, limitDb: -24, direction: 'lower', errors: skewed })).toMatchObject({
+      marginDb: 4,
+      marginLowDb: 1,
+      marginHighDb: 5,
+    })
   })
 })
 
@@ -76,7 +137,12 @@ describe('two testers, and samples', () => {
   })
 
   it('refuse a share that cannot be', () => {
-    for (const [k, n] of [[3, 2], [-1, 2], [0, 0]]) expect(() => clopperPearson(k!, n!)).toThrowError(expect.objectContaining({ code: 'out-of-range' }))
+    for (const [k, n] of [
+      [3, 2],
+      [-1, 2],
+      [0, 0],
+    ])
+      expect(() => clopperPearson(k!, n!)).toThrowError(expect.objectContaining({ code: 'out-of-range' }))
   })
 })
 
@@ -103,11 +169,20 @@ describe('words', () => {
     expect(verdictWords(judge({ valueDb: -8.8 }))).toBe('Outside by 7.2')
     expect(verdictWords(judge({ valueDb: -17.1 }))).toBe('Too close to call')
     expect(verdictWords(judge({ valueDb: -40, isUpperBound: true }))).toBe('Inside by at least 24')
-    expect((['not-covered', 'no-figure', 'observation'] as const).map(state => verdictWords(verdictWithout(state, null)))).toEqual(['Not covered', 'No figure in law', 'Observation'])
+    expect(
+      (['not-covered', 'no-figure', 'observation'] as const).map(state =>
+        verdictWords(verdictWithout(state, null)),
+      ),
+    ).toEqual(['Not covered', 'No figure in law', 'Observation'])
   })
 
   it('say the verdict against a claim', () => {
-    const say = (measuredDb: number, u = 0.1) => claimWords(judge({ valueDb: measuredDb, limitDb: 0, direction: 'lower', u }), { claimedW: 5, measuredW: 5 * 10 ** (measuredDb / 10), differenceDb: measuredDb }).replaceAll('\u00a0', ' ')
+    const say = (measuredDb: number, u = 0.1) =>
+      claimWords(judge({ valueDb: measuredDb, limitDb: 0, direction: 'lower', u }), {
+        claimedW: 5,
+        measuredW: 5 * 10 ** (measuredDb / 10),
+        differenceDb: measuredDb,
+      }).replaceAll('\u00a0', ' ')
     expect(say(-0.7)).toBe('Short by 0.7 dB')
     expect(say(0.18)).toBe('Meets 5 W')
     expect(say(1.1)).toBe('Above by 1.1 dB')

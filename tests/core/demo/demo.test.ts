@@ -15,12 +15,18 @@ describe('the demo review', () => {
 
   it('asks no question: nothing in it is absurd', () => {
     const context = stationContext(review)
-    for (const set of review.sets) for (const station of stations) for (const step of station.plan(set, context)) expect(station.evaluate(step, context).questions).toEqual([])
+    for (const set of review.sets)
+      for (const station of stations)
+        for (const step of station.plan(set, context))
+          expect(station.evaluate(step, context).questions).toEqual([])
   })
 
   it('keys up nothing unsafe', () => {
     const context = stationContext(review)
-    for (const set of review.sets) for (const station of stations) for (const step of station.plan(set, context)) expect(station.checks(step, context).filter(({ severity }) => severity === 'danger')).toEqual([])
+    for (const set of review.sets)
+      for (const station of stations)
+        for (const step of station.plan(set, context))
+          expect(station.checks(step, context).filter(({ severity }) => severity === 'danger')).toEqual([])
   })
 
   it('has its trace with it', () => expect([...traces.keys()]).toEqual(review.traces.map(({ id }) => id)))

@@ -6,12 +6,19 @@ import { harmonic, radio, reviewOf, withReadings } from '../../support/bench'
 
 const context = stationContext(demoReview().review)
 const found = findings(context)
-const cell = (question: string, setId: string) => found.rows.find(row => row.question.id === question)!.answers.find(({ set }) => set.id === setId)!.answer
+const cell = (question: string, setId: string) =>
+  found.rows.find(row => row.question.id === question)!.answers.find(({ set }) => set.id === setId)!.answer
 
 describe('the findings of the demo', () => {
   it('show the invented faults: sample B outside at ×2, the Mini too close at ×3, the control inside', () => {
-    expect(cell('clean:2 m', 'trek-b')).toMatchObject({ verdict: { state: 'outside' }, governs: { slotId: 'x2' } })
-    expect(cell('clean:2 m', 'mini')).toMatchObject({ verdict: { state: 'too-close' }, governs: { slotId: 'x3' } })
+    expect(cell('clean:2 m', 'trek-b')).toMatchObject({
+      verdict: { state: 'outside' },
+      governs: { slotId: 'x2' },
+    })
+    expect(cell('clean:2 m', 'mini')).toMatchObject({
+      verdict: { state: 'too-close' },
+      governs: { slotId: 'x3' },
+    })
     expect(cell('clean:2 m', 'trek-a').verdict.state).toBe('inside')
     expect(cell('clean:2 m', 'c1').verdict.state).toBe('inside')
   })
@@ -32,7 +39,10 @@ describe('the findings of the demo', () => {
   it('notice that two samples disagree, and what is open', () => {
     const said = remarks(found, context)
     expect(said[0]?.text).toContain('sample A is 29')
-    expect(said.at(-1)).toMatchObject({ id: 'open', text: expect.stringContaining('M25: harmonics and spurs on 2 m') })
+    expect(said.at(-1)).toMatchObject({
+      id: 'open',
+      text: expect.stringContaining('M25: harmonics and spurs on 2 m'),
+    })
   })
 
   it('put the control last', () => expect(found.sets.at(-1)?.id).toBe('c1'))
@@ -42,9 +52,19 @@ describe('the yardstick’s row', () => {
   const set = radio({}, { bandName: '70 cm', mhz: 445 })
   const readings = [harmonic(1, '-13', {}, 445), harmonic(2, '-80', {}, 445)]
   it('stands only when it is on and law is silent', () => {
-    const rows = (yardstickId: string | null) => findings(withReadings(reviewOf({ set, settings: { yardstickId } }), readings)).rows.filter(row => row.question.yardstick)
+    const rows = (yardstickId: string | null) =>
+      findings(withReadings(reviewOf({ set, settings: { yardstickId } }), readings)).rows.filter(
+        row => row.question.yardstick,
+      )
     expect(rows(null)).toEqual([])
     expect(rows('good-practice')).toHaveLength(1)
-    expect(findings(withReadings(reviewOf({ settings: { yardstickId: 'good-practice' } }), [harmonic(1, '-13'), harmonic(2, '-80')])).rows.some(row => row.question.yardstick)).toBe(false)
+    expect(
+      findings(
+        withReadings(reviewOf({ settings: { yardstickId: 'good-practice' } }), [
+          harmonic(1, '-13'),
+          harmonic(2, '-80'),
+        ]),
+      ).rows.some(row => row.question.yardstick),
+    ).toBe(false)
   })
 })

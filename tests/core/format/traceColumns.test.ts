@@ -14,8 +14,14 @@ describe('traces with a third column', () => {
   })
 
   it.each([
-    ['a clock in front', 'Time;Frequency;Level\n12:00:01;146,52;-3,1\n12:00:01;293,04;-60\n12:00:09;146,52;-4\n12:00:09;293,04;-55'],
-    ['a clock behind', 'MHz,dBm,Time\n146.52,-3.1,2026-11-20 12:00:01\n293.04,-60,2026-11-20 12:00:01\n146.52,-4,2026-11-20 12:00:09\n293.04,-55,2026-11-20 12:00:09'],
+    [
+      'a clock in front',
+      'Time;Frequency;Level\n12:00:01;146,52;-3,1\n12:00:01;293,04;-60\n12:00:09;146,52;-4\n12:00:09;293,04;-55',
+    ],
+    [
+      'a clock behind',
+      'MHz,dBm,Time\n146.52,-3.1,2026-11-20 12:00:01\n293.04,-60,2026-11-20 12:00:01\n146.52,-4,2026-11-20 12:00:09\n293.04,-55,2026-11-20 12:00:09',
+    ],
     ['seconds behind', 'MHz,dBm,time s\n146.52,-3.1,0\n293.04,-60,0\n146.52,-4,8\n293.04,-55,8'],
   ])('takes the highest of several sweeps: %s', (_what, text) => {
     const trace = parseTraceCsv(text, 'a.csv')
@@ -25,6 +31,8 @@ describe('traces with a third column', () => {
   })
 
   it('finds frequency and level by their names wherever they stand', () => {
-    expect([...parseTraceCsv('Level dBm,Freq Hz\n-3.1,146520000\n-60,293040000', 'a.csv').levelsDbm]).toEqual([-3.1, -60])
+    expect([...parseTraceCsv('Level dBm,Freq Hz\n-3.1,146520000\n-60,293040000', 'a.csv').levelsDbm]).toEqual(
+      [-3.1, -60],
+    )
   })
 })

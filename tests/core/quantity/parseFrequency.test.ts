@@ -2,7 +2,18 @@ import { describe, expect, it } from 'vitest'
 import { parseFrequency, parsePlainNumber } from '#core/quantity'
 
 describe('parseFrequency', () => {
-  it.each([['146.52', 146.52e6], ['146.520', 146.52e6], ['146520', 146.52e6], ['146,520', 146.52e6], ['146520000', 146.52e6], ['146.52 MHz', 146.52e6], ['146520 kHz', 146.52e6], ['1.2 GHz', 1.2e9], ['446,00625', 446.00625e6], ['27.185mhz', 27.185e6]])('reads %s as %d Hz', (text, hz) => {
+  it.each([
+    ['146.52', 146.52e6],
+    ['146.520', 146.52e6],
+    ['146520', 146.52e6],
+    ['146,520', 146.52e6],
+    ['146520000', 146.52e6],
+    ['146.52 MHz', 146.52e6],
+    ['146520 kHz', 146.52e6],
+    ['1.2 GHz', 1.2e9],
+    ['446,00625', 446.00625e6],
+    ['27.185mhz', 27.185e6],
+  ])('reads %s as %d Hz', (text, hz) => {
     expect(parseFrequency(text)).toMatchObject({ ok: true, frequencyHz: hz })
   })
 
@@ -10,7 +21,9 @@ describe('parseFrequency', () => {
     expect(parseFrequency('1,240')).toMatchObject({ ok: false, offers: ['1.24', '1240'] })
   })
 
-  it.each(['', 'two metres', '5 W', '1 Hz', '900 GHz'])('refuses “%s”', text => expect(parseFrequency(text).ok).toBe(false))
+  it.each(['', 'two metres', '5 W', '1 Hz', '900 GHz'])('refuses “%s”', text =>
+    expect(parseFrequency(text).ok).toBe(false),
+  )
 })
 
 describe('parsePlainNumber', () => {
@@ -20,6 +33,9 @@ describe('parsePlainNumber', () => {
     expect(parsePlainNumber('21', { min: 0, max: 20, unit: 'dB' }).ok).toBe(false)
     expect(parsePlainNumber('3 W', { min: 0, max: 20, unit: 'dB' }).ok).toBe(false)
     expect(parsePlainNumber('x', { min: 0, max: 20 }).ok).toBe(false)
-    expect(parsePlainNumber('1,234', { min: 0, max: 9999 })).toMatchObject({ ok: false, offers: ['1.234', '1234'] })
+    expect(parsePlainNumber('1,234', { min: 0, max: 9999 })).toMatchObject({
+      ok: false,
+      offers: ['1.234', '1234'],
+    })
   })
 })

@@ -7,15 +7,27 @@ import { stationContext } from '#core/station'
 import { AT } from '../../support/bench'
 
 const STAMP = { version: '0.3.0', at: '25 November 2026' }
-const report = (change: (review: Review) => Review = review => review) => buildReport(stationContext(change(demoReview().review)), STAMP)
-const blocksOf = (setId: string, change?: (review: Review) => Review) => report(change).sections.find(({ id }) => id === `set-${setId}`)!.blocks
+const report = (change: (review: Review) => Review = review => review) =>
+  buildReport(stationContext(change(demoReview().review)), STAMP)
+const blocksOf = (setId: string, change?: (review: Review) => Review) =>
+  report(change).sections.find(({ id }) => id === `set-${setId}`)!.blocks
 const tables = (blocks: ReportBlock[]) => blocks.flatMap(block => (block.kind === 'table' ? [block] : []))
 const words = (blocks: ReportBlock[]) => JSON.stringify(blocks).replaceAll('\u00a0', ' ')
 
 describe('the further stations in the report', () => {
   it('have a table each, with every figure as it was read', () => {
     const captions = tables(blocksOf('trek-a')).map(({ caption }) => caption.replaceAll('\u00a0', ' '))
-    for (const station of ['Power over time', 'Off-air comparison', 'Deviation', 'Frequency error', 'Bandwidth and neighbours']) expect(captions.some(caption => caption.startsWith(station)), station).toBe(true)
+    for (const station of [
+      'Power over time',
+      'Off-air comparison',
+      'Deviation',
+      'Frequency error',
+      'Bandwidth and neighbours',
+    ])
+      expect(
+        captions.some(caption => caption.startsWith(station)),
+        station,
+      ).toBe(true)
     const { review } = demoReview()
     const said = words(report().sections.flatMap(({ blocks }) => blocks))
     for (const { text, slot } of review.figures) if (!slot.startsWith('supply')) expect(said).toContain(text)
@@ -23,8 +35,12 @@ describe('the further stations in the report', () => {
 
   it('print values and ranges in their own units, and no strip where nothing is judged', () => {
     const deviation = tables(blocksOf('tarnwick')).find(({ caption }) => caption.startsWith('Deviation'))!
-    const loudest = deviation.rows.find(row => words([{ kind: 'table', caption: '', head: [], widths: [], rows: [row] }]).includes('Loudest'))!
-    expect(words([{ kind: 'table', caption: '', head: [], widths: [], rows: [loudest] }])).toContain('2.130 kHz')
+    const loudest = deviation.rows.find(row =>
+      words([{ kind: 'table', caption: '', head: [], widths: [], rows: [row] }]).includes('Loudest'),
+    )!
+    expect(words([{ kind: 'table', caption: '', head: [], widths: [], rows: [loudest] }])).toContain(
+      '2.130 kHz',
+    )
     expect(loudest.some(cell => cell.kind === 'strip')).toBe(true)
     const offAir = tables(blocksOf('trek-b')).find(({ caption }) => caption.startsWith('Off-air'))!
     expect(offAir.rows.flat().some(cell => cell.kind === 'strip')).toBe(false)
@@ -41,7 +57,10 @@ describe('the further stations in the report', () => {
 
   it('tell the geometry of the off-air comparison, and that it was not written down', () => {
     expect(words(blocksOf('trek-b'))).toContain('receive antenna on a stand 2 m away')
-    const without = blocksOf('trek-b', review => ({ ...review, settings: { ...review.settings, offAirGeometry: '' } }))
+    const without = blocksOf('trek-b', review => ({
+      ...review,
+      settings: { ...review.settings, offAirGeometry: '' },
+    }))
     expect(words(without)).toContain('stood: not written down.')
   })
 
@@ -51,7 +70,10 @@ describe('the further stations in the report', () => {
   })
 
   it('say what was left out and why, and do not miss what was only offered', () => {
-    const skipped = (review: Review) => ({ ...review, skipped: [{ setId: 'mini', stepId: 'deviation:2m:2m-2:high', reason: 'no adapter', at: AT }] })
+    const skipped = (review: Review) => ({
+      ...review,
+      skipped: [{ setId: 'mini', stepId: 'deviation:2m:2m-2:high', reason: 'no adapter', at: AT }],
+    })
     expect(words(blocksOf('mini', skipped))).toContain('Left out: no adapter')
     expect(words(blocksOf('mini'))).not.toContain('Second channel')
     expect(words(blocksOf('mini'))).not.toContain('supply voltage')
@@ -60,8 +82,23 @@ describe('the further stations in the report', () => {
   it('keep the owner’s consent with the stress test', () => {
     const consent = (review: Review): Review => ({
       ...review,
-      sets: review.sets.map(set => (set.id === 'c1' ? { ...set, stressConsent: { by: 'the owner', at: AT } } : set)),
-      figures: [...review.figures, { ...review.figures[0]!, id: 'done', setId: 'c1', stationId: 'stress', stepId: 'stress:2m:2m-2:high', slot: 'open', unit: 'mark', value: 1, text: 'done' }],
+      sets: review.sets.map(set =>
+        set.id === 'c1' ? { ...set, stressConsent: { by: 'the owner', at: AT } } : set,
+      ),
+      figures: [
+        ...review.figures,
+        {
+          ...review.figures[0]!,
+          id: 'done',
+          setId: 'c1',
+          stationId: 'stress',
+          stepId: 'stress:2m:2m-2:high',
+          slot: 'open',
+          unit: 'mark',
+          value: 1,
+          text: 'done',
+        },
+      ],
     })
     expect(words(blocksOf('c1', consent))).toContain('Consent by the owner, 2026-11-20')
   })
@@ -75,7 +112,13 @@ describe('the readings as CSV', () => {
   })
 
   it('keeps levels and figures apart', () => {
-    expect(rows.find(row => row.station === 'Deviation' && row.slot!.startsWith('Loudest'))).toMatchObject({ figureUnit: 'Hz', readingDbm: '', figure: '2380', who: 'Demo bench', ambientC: '18' })
+    expect(rows.find(row => row.station === 'Deviation' && row.slot!.startsWith('Loudest'))).toMatchObject({
+      figureUnit: 'Hz',
+      readingDbm: '',
+      figure: '2380',
+      who: 'Demo bench',
+      ambientC: '18',
+    })
     const carrier = rows.find(row => row.station === 'Carrier power')!
     expect(carrier).toMatchObject({ figureUnit: '', figure: '' })
     expect(Number(carrier.readingDbm)).toBeGreaterThan(20)

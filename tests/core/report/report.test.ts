@@ -11,15 +11,39 @@ const everything = JSON.stringify(report)
 
 describe('the report', () => {
   it('has findings, every set, bench, rule, cautions and versions', () => {
-    expect(report.sections.map(({ id }) => id)).toEqual(['findings', 'set-trek-a', 'set-trek-b', 'set-mini', 'set-tarnwick', 'set-pellworth', 'set-c1', 'bench', 'believability', 'rule', 'cautions', 'versions'])
+    expect(report.sections.map(({ id }) => id)).toEqual([
+      'findings',
+      'set-trek-a',
+      'set-trek-b',
+      'set-mini',
+      'set-tarnwick',
+      'set-pellworth',
+      'set-c1',
+      'bench',
+      'believability',
+      'rule',
+      'cautions',
+      'versions',
+    ])
   })
 
   it('prints every reading as it was taken', () => {
-    for (const reading of context.review.readings) expect(everything).toContain(JSON.stringify(reading.text).slice(1, -1))
+    for (const reading of context.review.readings)
+      expect(everything).toContain(JSON.stringify(reading.text).slice(1, -1))
   })
 
   it('names what was not covered, what is assumed, what is recalled, and the chain', () => {
-    for (const words of ['What was not covered', 'stops at 960', '(assumed)', 'ecalled', '50 dB, pocket analyser', 'Sure either way', 'not legal advice', 'trek2-b-146520-high.csv']) expect(everything).toContain(words)
+    for (const words of [
+      'What was not covered',
+      'stops at 960',
+      '(assumed)',
+      'ecalled',
+      '50 dB, pocket analyser',
+      'Sure either way',
+      'not legal advice',
+      'trek2-b-146520-high.csv',
+    ])
+      expect(everything).toContain(words)
   })
 
   it('has as many cells as heads in every row, and a width for each', () => {
@@ -31,7 +55,11 @@ describe('the report', () => {
         }
   })
 
-  it('stands on an empty review too', () => expect(buildReport(withReadings({ ...reviewOf(), sets: [], chains: [], instruments: [] }, []), STAMP).sections.length).toBeGreaterThan(3))
+  it('stands on an empty review too', () =>
+    expect(
+      buildReport(withReadings({ ...reviewOf(), sets: [], chains: [], instruments: [] }, []), STAMP).sections
+        .length,
+    ).toBeGreaterThan(3))
 })
 
 describe('the readings as CSV', () => {

@@ -2,9 +2,25 @@ import Ajv from 'ajv'
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { bookFiles, copyRulebook, evaluateLimit, evaluateScalar, type LimitClause, readRulebookFile, RULEBOOK_FORMAT, rulebookById, rulebooks, type Rulebook, validateRulebook, writeRulebookFile, yardsticks } from '#core/rules'
+import {
+  bookFiles,
+  copyRulebook,
+  evaluateLimit,
+  evaluateScalar,
+  type LimitClause,
+  readRulebookFile,
+  RULEBOOK_FORMAT,
+  rulebookById,
+  rulebooks,
+  type Rulebook,
+  validateRulebook,
+  writeRulebookFile,
+  yardsticks,
+} from '#core/rules'
 
-const published = new Ajv({ strict: true, allErrors: false, allowUnionTypes: true }).compile(JSON.parse(readFileSync('public/schema/rulebook-1.schema.json', 'utf8')) as object)
+const published = new Ajv({ strict: true, allErrors: false, allowUnionTypes: true }).compile(
+  JSON.parse(readFileSync('public/schema/rulebook-1.schema.json', 'utf8')) as object,
+)
 const books = [...rulebooks, ...yardsticks]
 
 describe.each(books.map(book => [book.id, book] as const))('the data of %s', (_id, book) => {
@@ -17,22 +33,57 @@ describe.each(books.map(book => [book.id, book] as const))('the data of %s', (_i
   })
 
   it('answers for every carrier, power, mode and spacing with a reason', () => {
-    fc.assert(fc.property(
-      fc.constantFrom(1.9, 14.2, 27.185, 27.78125, 29.9999995, 52, 146.52, 151.82, 155, 156.8, 223, 225.0000005, 446.1, 462.5625, 467.7125, 915),
-      fc.constantFrom(0.001, 0.25, 5, 25, 25.0001, 1500), fc.constantFrom('FM', 'AM', 'SSB', undefined), fc.constantFrom(6250, 10e3, 12500, 20e3, 25e3, null), fc.constantFrom(2, 3, 9.4),
-      (mhz, powerW, mode, channelSpacingHz, times) => {
-        const carrier = { frequencyHz: mhz * 1e6, powerW, channelSpacingHz, ...(mode ? { mode: mode as 'FM' } : {}) }
-        for (const about of ['unwanted', 'carrier-power', 'adjacent-power'] as const) {
-          const answer = evaluateLimit(book, carrier, { frequencyHz: times * carrier.frequencyHz, harmonic: Number.isInteger(times) ? times : null }, about)
-          if (answer.reason.length < 20 || (answer.kind === 'limit' && !Number.isFinite(answer.limitDbm))) return false
-        }
-        return evaluateScalar(book, 'deviation', carrier).reason.length > 20
-      },
-    ), { numRuns: 300 })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(
+          1.9,
+          14.2,
+          27.185,
+          27.78125,
+          29.9999995,
+          52,
+          146.52,
+          151.82,
+          155,
+          156.8,
+          223,
+          225.0000005,
+          446.1,
+          462.5625,
+          467.7125,
+          915,
+        ),
+        fc.constantFrom(0.001, 0.25, 5, 25, 25.0001, 1500),
+        fc.constantFrom('FM', 'AM', 'SSB', undefined),
+        fc.constantFrom(6250, 10e3, 12500, 20e3, 25e3, null),
+        fc.constantFrom(2, 3, 9.4),
+        (mhz, powerW, mode, channelSpacingHz, times) => {
+          const carrier = {
+            frequencyHz: mhz * 1e6,
+            powerW,
+            channelSpacingHz,
+            ...(mode ? { mode: mode as 'FM' } : {}),
+          }
+          for (const about of ['unwanted', 'carrier-power', 'adjacent-power'] as const) {
+            const answer = evaluateLimit(
+              book,
+              carrier,
+              { frequencyHz: times * carrier.frequencyHz, harmonic: Number.isInteger(times) ? times : null },
+              about,
+            )
+            if (answer.reason.length < 20 || (answer.kind === 'limit' && !Number.isFinite(answer.limitDbm)))
+              return false
+          }
+          return evaluateScalar(book, 'deviation', carrier).reason.length > 20
+        },
+      ),
+      { numRuns: 300 },
+    )
   })
 
   it('has bands in order that do not overlap, and a name for every clause', () => {
-    for (let i = 1; i < book.bands.length; i++) expect(book.bands[i]!.fromHz).toBeGreaterThanOrEqual(book.bands[i - 1]!.toHz)
+    for (let i = 1; i < book.bands.length; i++)
+      expect(book.bands[i]!.fromHz).toBeGreaterThanOrEqual(book.bands[i - 1]!.toHz)
     for (const clause of book.clauses) expect(clause.clause.length).toBeGreaterThan(5)
   })
 
@@ -62,18 +113,47 @@ describe('a rulebook as a file', () => {
     ['<html>', 'not JSON'],
     ['{"a":1}', 'not a rulebook'],
     ['{"format":"rigorous-meter-rulebook","formatVersion":1,"__proto__":{}}', 'not JSON'],
-    [broken((book) => { delete (book as Partial<Rulebook>).title }), '“title” is missing'],
-    [broken((book) => { book.clauses[1]!.limit = { kind: 'absolute', powerW: -1 } }), 'clause “97.307e-low”'],
-    [broken((book) => { book.clauses[0]!.confidence = 'X' as 'H' }), 'must be one of H, M, L'],
-    [broken((book) => { book.clauses[0]!.limit = { kind: 'mystery' } as never }), 'clause “97.307d”'],
-    [broken((book) => { book.clauses[1]!.id = book.clauses[0]!.id }), 'same id'],
-    [broken((book) => { (book as unknown as Record<string, unknown>).colour = 'red' }), '“colour” is not known'],
+    [
+      broken(book => {
+        delete (book as Partial<Rulebook>).title
+      }),
+      '“title” is missing',
+    ],
+    [
+      broken(book => {
+        book.clauses[1]!.limit = { kind: 'absolute', powerW: -1 }
+      }),
+      'clause “97.307e-low”',
+    ],
+    [
+      broken(book => {
+        book.clauses[0]!.confidence = 'X' as 'H'
+      }),
+      'must be one of H, M, L',
+    ],
+    [
+      broken(book => {
+        book.clauses[0]!.limit = { kind: 'mystery' } as never
+      }),
+      'clause “97.307d”',
+    ],
+    [
+      broken(book => {
+        book.clauses[1]!.id = book.clauses[0]!.id
+      }),
+      'same id',
+    ],
+    [
+      broken(book => {
+        ;(book as unknown as Record<string, unknown>).colour = 'red'
+      }),
+      '“colour” is not known',
+    ],
   ])('refuses %s in plain words', (text, words) => {
     try {
       readRulebookFile(text, 'x.json')
       expect.unreachable()
-    }
-    catch (error) {
+    } catch (error) {
       expect(error).toMatchObject({ code: 'bad-rulebook' })
       expect((error as Error).message).toContain(words)
       expect((error as Error).message).toContain('Nothing was changed.')
@@ -81,7 +161,14 @@ describe('a rulebook as a file', () => {
   })
 
   it('a newer form is refused as such', () => {
-    expect(() => readRulebookFile(broken((book) => { (book as unknown as { formatVersion: number }).formatVersion = 9 }), 'x.json')).toThrowError(expect.objectContaining({ code: 'newer-version' }))
+    expect(() =>
+      readRulebookFile(
+        broken(book => {
+          ;(book as unknown as { formatVersion: number }).formatVersion = 9
+        }),
+        'x.json',
+      ),
+    ).toThrowError(expect.objectContaining({ code: 'newer-version' }))
   })
 
   it('the published schema refuses what the program refuses', () => {

@@ -4,7 +4,17 @@ import { simulatedLines } from '#core/virtual'
 
 const spectrum = (() => {
   const welch = new Welch({ size: 4096, window: 'blackman-harris' }, portableFft)
-  welch.add(simulatedLines({ sampleRateHz: 96_000, seconds: 0.5, noiseDb: -80, lines: [{ frequencyHz: 10_000, levelDb: -6 }, { frequencyHz: 12_345, levelDb: -50 }] }))
+  welch.add(
+    simulatedLines({
+      sampleRateHz: 96_000,
+      seconds: 0.5,
+      noiseDb: -80,
+      lines: [
+        { frequencyHz: 10_000, levelDb: -6 },
+        { frequencyHz: 12_345, levelDb: -50 },
+      ],
+    }),
+  )
   return spectrumFrom(welch.sums(), { sampleRateHz: 96_000, centreHz: null })
 })()
 
@@ -24,8 +34,13 @@ describe('a spectrum thinned for drawing', () => {
   })
 
   it('is as long as there is something to draw', () => {
-    expect(spectrumCurve(spectrum, { carrierHz: 10_000, withinHz: 100, points: 600, referenceDb: 0 }).offsetHz.length).toBeLessThan(12)
-    expect(spectrumCurve(spectrum, { carrierHz: 900_000, withinHz: 100, points: 600, referenceDb: 0 }).offsetHz).toHaveLength(0)
+    expect(
+      spectrumCurve(spectrum, { carrierHz: 10_000, withinHz: 100, points: 600, referenceDb: 0 }).offsetHz
+        .length,
+    ).toBeLessThan(12)
+    expect(
+      spectrumCurve(spectrum, { carrierHz: 900_000, withinHz: 100, points: 600, referenceDb: 0 }).offsetHz,
+    ).toHaveLength(0)
     const edge = spectrumCurve(spectrum, { carrierHz: 46_000, withinHz: 5000, points: 50, referenceDb: 0 })
     expect(Math.max(...edge.offsetHz)).toBeLessThanOrEqual(2000)
   })

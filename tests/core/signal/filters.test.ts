@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { Decimator, FmDemodulator, fmFilters, lowPass, lowPassSlope, portableFft, readAudioBlock, STOP_BAND_DB } from '#core/signal'
+import {
+  Decimator,
+  FmDemodulator,
+  fmFilters,
+  lowPass,
+  lowPassSlope,
+  portableFft,
+  readAudioBlock,
+  STOP_BAND_DB,
+} from '#core/signal'
 import { seededRandom, simulatedFm, simulatedLines, simulatedNoise } from '#core/virtual'
 
 const RATE = 60_000
@@ -13,17 +22,19 @@ function evenGain(kernel: Float64Array, hz: number, rateHz: number): number {
 /** What an odd kernel makes of a phase that swings at a frequency, against the true slope. */
 function slopeGain(kernel: Float64Array, hz: number, rateHz: number): number {
   const middle = (kernel.length - 1) / 2
-  return -kernel.reduce((sum, tap, n) => sum + tap * Math.sin((2 * Math.PI * hz * (n - middle)) / rateHz), 0) / hz
+  return (
+    -kernel.reduce((sum, tap, n) => sum + tap * Math.sin((2 * Math.PI * hz * (n - middle)) / rateHz), 0) / hz
+  )
 }
 
 describe('the low-pass', () => {
   const kernel = lowPass({ sampleRateHz: RATE, passHz: 8000, stopHz: 12_000 })
 
-  it.each([0, 1000, 4000, 7900])('lets %i Hz through', (hz) => {
+  it.each([0, 1000, 4000, 7900])('lets %i Hz through', hz => {
     expect(evenGain(kernel, hz, RATE)).toBeCloseTo(1, 3)
   })
 
-  it.each([12_100, 15_000, 29_000])('keeps %i Hz out by 80 dB', (hz) => {
+  it.each([12_100, 15_000, 29_000])('keeps %i Hz out by 80 dB', hz => {
     expect(20 * Math.log10(Math.abs(evenGain(kernel, hz, RATE)))).toBeLessThan(-STOP_BAND_DB + 3)
   })
 
@@ -41,7 +52,7 @@ describe('the low-pass', () => {
 describe('the slope of the phase', () => {
   const kernel = lowPassSlope({ sampleRateHz: RATE, passHz: 15_000, stopHz: 19_500 })
 
-  it.each([50, 1000, 3000, 10_000, 14_000])('reads a swing of %i Hz to one part in ten thousand', (hz) => {
+  it.each([50, 1000, 3000, 10_000, 14_000])('reads a swing of %i Hz to one part in ten thousand', hz => {
     expect(slopeGain(kernel, hz, RATE)).toBeCloseTo(1, 3)
   })
 
@@ -79,7 +90,10 @@ describe('the channel filter fed piece by piece', () => {
 
 describe('the FM filters of a recording', () => {
   it.each([
-    [96_000, 1, 96_000], [240_000, 4, 60_000], [2_400_000, 40, 60_000], [24_000, 1, 24_000],
+    [96_000, 1, 96_000],
+    [240_000, 4, 60_000],
+    [2_400_000, 40, 60_000],
+    [24_000, 1, 24_000],
   ])('at %i S/s thin out by %i to %i Hz', (sampleRateHz, factor, rateHz) => {
     expect(fmFilters({ sampleRateHz, shiftHz: 0, channelHalfHz: 15_000 })).toMatchObject({ factor, rateHz })
   })
@@ -88,12 +102,21 @@ describe('the FM filters of a recording', () => {
     const slow = fmFilters({ sampleRateHz: 24_000, shiftHz: 0, channelHalfHz: 15_000 })
     expect(slow.channelHalfHz).toBeCloseTo(9600, 6)
     expect(slow.audioHz).toBeCloseTo(9120, 6)
-    expect(() => fmFilters({ sampleRateHz: 16_000, shiftHz: 0, channelHalfHz: 15_000 })).toThrow('16000 samples a second; a deviation needs 20000 or more')
+    expect(() => fmFilters({ sampleRateHz: 16_000, shiftHz: 0, channelHalfHz: 15_000 })).toThrow(
+      '16000 samples a second; a deviation needs 20000 or more',
+    )
   })
 
   it('follow a carrier through many turns of its phase', () => {
     const demodulator = new FmDemodulator({ sampleRateHz: 96_000, shiftHz: 0, channelHalfHz: 15_000 })
-    const samples = simulatedFm({ sampleRateHz: 96_000, seconds: 0.2, offsetHz: 9000, levelDb: -20, tones: [], noiseDb: null })
+    const samples = simulatedFm({
+      sampleRateHz: 96_000,
+      seconds: 0.2,
+      offsetHz: 9000,
+      levelDb: -20,
+      tones: [],
+      noiseDb: null,
+    })
     const { frequencyHz, power } = demodulator.add(samples)
     expect(frequencyHz.length).toBe(power.length)
     for (const hz of frequencyHz.subarray(50, -50)) expect(hz).toBeCloseTo(9000, 0)
@@ -102,20 +125,27 @@ describe('the FM filters of a recording', () => {
 })
 
 describe('one block of demodulated signal', () => {
-  const block = (of: (t: number) => number, seconds = 1) => Float64Array.from({ length: RATE * seconds }, (_unused, n) => of(n / RATE))
-  const read = (values: Float64Array) => readAudioBlock(values, { rateHz: RATE, audioHz: 15_000, engine: portableFft })
+  const block = (of: (t: number) => number, seconds = 1) =>
+    Float64Array.from({ length: RATE * seconds }, (_unused, n) => of(n / RATE))
+  const read = (values: Float64Array) =>
+    readAudioBlock(values, { rateHz: RATE, audioHz: 15_000, engine: portableFft })
   const sine = (hz: number, amplitude: number) => (t: number) => amplitude * Math.sin(2 * Math.PI * hz * t)
 
   it('parts carrier, tone, distortion and tone squelch', () => {
     const found = read(block(t => 150 + sine(1000, 2000)(t) + sine(2000, 200)(t) + sine(88.5, 300)(t)))
     expect(found.carrierHz).toBeCloseTo(150, 2)
-    expect(found.tone).toMatchObject({ toneHz: expect.closeTo(1000, 1) as number, distortion: expect.closeTo(0.1, 2) as number })
+    expect(found.tone).toMatchObject({
+      toneHz: expect.closeTo(1000, 1) as number,
+      distortion: expect.closeTo(0.1, 2) as number,
+    })
     expect(found.subAudible).toMatchObject({ usualHz: 88.5, deviationHz: expect.closeTo(300, 0) as number })
   })
 
   it('tells an uneven swing’s two sides', () => {
     // cos + ½ cos 2x reaches +1.5 and −0.75.
-    const found = read(block(t => 1000 * Math.cos(2 * Math.PI * 1000 * t) + 500 * Math.cos(4 * Math.PI * 1000 * t)))
+    const found = read(
+      block(t => 1000 * Math.cos(2 * Math.PI * 1000 * t) + 500 * Math.cos(4 * Math.PI * 1000 * t)),
+    )
     expect(found.tone!.plusHz).toBeCloseTo(1500, 0)
     expect(found.tone!.minusHz).toBeCloseTo(750, 0)
   })
@@ -132,7 +162,10 @@ describe('one block of demodulated signal', () => {
     const noise = simulatedNoise(RATE + 1, 0, 9)
     const sigma = 0.01
     const phase = Float64Array.from({ length: RATE + 1 }, (_unused, n) => sigma * Math.SQRT2 * noise[2 * n]!)
-    const frequency = Float64Array.from({ length: RATE }, (_unused, n) => ((phase[n + 1]! - phase[n]!) * RATE) / (2 * Math.PI))
+    const frequency = Float64Array.from(
+      { length: RATE },
+      (_unused, n) => ((phase[n + 1]! - phase[n]!) * RATE) / (2 * Math.PI),
+    )
     const density = (2 * sigma ** 2) / RATE
     expect(read(frequency).phaseNoise / density).toBeGreaterThan(0.7)
     expect(read(frequency).phaseNoise / density).toBeLessThan(1.2)
@@ -156,10 +189,24 @@ describe('simulated recordings are what they say', () => {
   })
 
   it('lines have their levels, a carrier its envelope, a quiet beginning nothing', () => {
-    const line = simulatedLines({ sampleRateHz: 1000, seconds: 1, lines: [{ frequencyHz: 100, levelDb: -6 }], noiseDb: null })
+    const line = simulatedLines({
+      sampleRateHz: 1000,
+      seconds: 1,
+      lines: [{ frequencyHz: 100, levelDb: -6 }],
+      noiseDb: null,
+    })
     expect(Math.hypot(line[500]!, line[501]!)).toBeCloseTo(10 ** (-6 / 20), 5)
-    const fm = simulatedFm({ sampleRateHz: 10_000, seconds: 1, offsetHz: 100, levelDb: -12, tones: [{ frequencyHz: 50, deviationHz: 500 }], noiseDb: null, quietS: 0.5 })
+    const fm = simulatedFm({
+      sampleRateHz: 10_000,
+      seconds: 1,
+      offsetHz: 100,
+      levelDb: -12,
+      tones: [{ frequencyHz: 50, deviationHz: 500 }],
+      noiseDb: null,
+      quietS: 0.5,
+    })
     expect(fm.subarray(0, 2 * 5000).every(value => value === 0)).toBe(true)
-    for (let n = 5000; n < 10_000; n += 97) expect(Math.hypot(fm[2 * n]!, fm[2 * n + 1]!)).toBeCloseTo(10 ** (-12 / 20), 5)
+    for (let n = 5000; n < 10_000; n += 97)
+      expect(Math.hypot(fm[2 * n]!, fm[2 * n + 1]!)).toBeCloseTo(10 ** (-12 / 20), 5)
   })
 })

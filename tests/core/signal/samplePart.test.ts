@@ -1,14 +1,29 @@
 import { describe, expect, it } from 'vitest'
 import { partOfSamples, partRange, partWords, samplesInMemory, samplesOfPart } from '#core/signal'
 
-const ten = samplesInMemory(Float32Array.from({ length: 20 }, (_unused, i) => i), { sampleRateHz: 2 })
+const ten = samplesInMemory(
+  Float32Array.from({ length: 20 }, (_unused, i) => i),
+  { sampleRateHz: 2 },
+)
 
 describe('part of a recording', () => {
-  it.each<[number | null, number | null, number, number]>([[null, null, 0, 10], [1, null, 2, 8], [null, 2, 0, 4], [1, 2, 2, 2], [0, 99, 0, 10], [4.5, null, 9, 1]])('from %s s to %s s begins at sample %i and holds %i', (fromS, toS, first, count) => {
+  it.each<[number | null, number | null, number, number]>([
+    [null, null, 0, 10],
+    [1, null, 2, 8],
+    [null, 2, 0, 4],
+    [1, 2, 2, 2],
+    [0, 99, 0, 10],
+    [4.5, null, 9, 1],
+  ])('from %s s to %s s begins at sample %i and holds %i', (fromS, toS, first, count) => {
     expect(samplesOfPart(ten, { fromS, toS })).toEqual({ first, count })
   })
 
-  it.each<[number | null, number | null]>([[5, null], [2, 2], [3, 1], [null, 0]])('from %s s to %s s holds nothing: that is said, with the length', (fromS, toS) => {
+  it.each<[number | null, number | null]>([
+    [5, null],
+    [2, 2],
+    [3, 1],
+    [null, 0],
+  ])('from %s s to %s s holds nothing: that is said, with the length', (fromS, toS) => {
     expect(() => samplesOfPart(ten, { fromS, toS })).toThrow('the recording is 5.00 s long')
   })
 

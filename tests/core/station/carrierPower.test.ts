@@ -3,9 +3,12 @@ import { stationById, type StationContext } from '#core/station'
 import { meter, pad, POWER_STEP, radio, reading, reviewOf, withReadings } from '../../support/bench'
 
 const station = stationById('carrier-power')
-const evaluate = (context: StationContext) => station.evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)
-const at = (text: string) => reading(text, { stepId: POWER_STEP, slot: 'carrier', frequencyHz: 146.52e6, instrumentId: 'pm' })
-const bench = (change: Parameters<typeof reviewOf>[0] = {}) => reviewOf({ instrument: meter({ accuracyPercent: 3 }), parts: [pad(0.2)], ...change })
+const evaluate = (context: StationContext) =>
+  station.evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)
+const at = (text: string) =>
+  reading(text, { stepId: POWER_STEP, slot: 'carrier', frequencyHz: 146.52e6, instrumentId: 'pm' })
+const bench = (change: Parameters<typeof reviewOf>[0] = {}) =>
+  reviewOf({ instrument: meter({ accuracyPercent: 3 }), parts: [pad(0.2)], ...change })
 
 describe('carrier power', () => {
   it('puts back the jumper’s loss: 4.37 W behind 0.2 dB is 4.58 W', () => {
@@ -15,21 +18,33 @@ describe('carrier power', () => {
     expect(slot.words.replaceAll('\u00a0', ' ')).toBe('Short by 0.4 dB')
   })
 
-  it.each([['4.0', 'outside'], ['4.95', 'too-close'], ['5.2', 'inside']] as const)('%s W against 5 W is %s', (text, state) => {
+  it.each([
+    ['4.0', 'outside'],
+    ['4.95', 'too-close'],
+    ['5.2', 'inside'],
+  ] as const)('%s W against 5 W is %s', (text, state) => {
     expect(evaluate(withReadings(bench({ parts: [] }), [at(text)])).verdict.state).toBe(state)
   })
 
   it('judges with the review’s tolerance', () => {
-    expect(evaluate(withReadings(bench({ settings: { claimToleranceDb: 1.5 } }), [at('4.0')])).verdict.state).toBe('inside')
+    expect(
+      evaluate(withReadings(bench({ settings: { claimToleranceDb: 1.5 } }), [at('4.0')])).verdict.state,
+    ).toBe('inside')
   })
 
   it('has no verdict where the maker does not say', () => {
     const result = evaluate(withReadings(bench({ set: radio({}, { claimW: null }) }), [at('4.37')]))
-    expect(result).toMatchObject({ verdict: { state: 'no-figure' }, words: expect.stringContaining('does not say') })
+    expect(result).toMatchObject({
+      verdict: { state: 'no-figure' },
+      words: expect.stringContaining('does not say'),
+    })
   })
 
   it('asks when a carrier reads absurd, and guesses the offset', () => {
-    const ask = (text: string, parts = [pad(30)]) => evaluate(withReadings(bench({ parts }), [at(text)])).questions.map(({ words }) => words).join()
+    const ask = (text: string, parts = [pad(30)]) =>
+      evaluate(withReadings(bench({ parts }), [at(text)]))
+        .questions.map(({ words }) => words)
+        .join()
     expect(ask('5')).toContain('offset already set')
     expect(ask('5 mW')).toBe('')
     expect(ask('0.5 W', [])).toContain('below the claim')
@@ -37,11 +52,18 @@ describe('carrier power', () => {
   })
 
   it('says “not measured” before and counts progress', () => {
-    expect(evaluate(withReadings(bench(), []))).toMatchObject({ words: 'Not measured', progress: { read: 0, possible: 1 }, governs: null })
+    expect(evaluate(withReadings(bench(), []))).toMatchObject({
+      words: 'Not measured',
+      progress: { read: 0, possible: 1 },
+      governs: null,
+    })
   })
 
   it('is not covered when the chain of a reading is gone', () => {
     const review = bench()
-    expect(evaluate(withReadings(review, [{ ...at('5'), chainId: 'gone' }])).verdict).toMatchObject({ state: 'not-covered', why: expect.stringContaining('no longer') })
+    expect(evaluate(withReadings(review, [{ ...at('5'), chainId: 'gone' }])).verdict).toMatchObject({
+      state: 'not-covered',
+      why: expect.stringContaining('no longer'),
+    })
   })
 })

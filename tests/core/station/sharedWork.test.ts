@@ -7,28 +7,131 @@ import { createSharedWork, type SharedWork, stationContext, stations, type StepR
 /** Everything a review comes to, as plain data. */
 function judged(review: Review, shared?: SharedWork): unknown {
   const context = stationContext(review, shared)
-  return JSON.parse(JSON.stringify(findings(context).rows.map(({ question, answers }) => [question.id, answers.map(({ answer: { results: _results, governs: _governs, ...answer } }) => answer)])))
+  return JSON.parse(
+    JSON.stringify(
+      findings(context).rows.map(({ question, answers }) => [
+        question.id,
+        answers.map(({ answer: { results: _results, governs: _governs, ...answer } }) => answer),
+      ]),
+    ),
+  )
 }
 
 function resultOf(review: Review, shared: SharedWork, setId: string, stationId: string): StepResult {
   const context = stationContext(review, shared)
   const station = stations.find(({ id }) => id === stationId)!
-  return station.evaluate(station.plan(review.sets.find(({ id }) => id === setId)!, context)[0]!, context)
+  return station.evaluate(
+    station.plan(
+      review.sets.find(({ id }) => id === setId)!,
+      context,
+    )[0]!,
+    context,
+  )
 }
 
 const changes: [string, (review: Review) => Review][] = [
-  ['a pad’s loss', review => ({ ...review, chains: review.chains.map(chain => (chain.id === 'pocket50' ? { ...chain, parts: chain.parts.map(part => (part.kind === 'pad' ? { ...part, loss: { kind: 'figure', lossDb: 31 } } : part)) } : chain)) })],
-  ['an offset', review => ({ ...review, chains: review.chains.map(chain => ({ ...chain, offsetOnInstrumentDb: 3 })) })],
-  ['an instrument', review => ({ ...review, instruments: review.instruments.map(instrument => (instrument.kind === 'spectrum-analyser' ? { ...instrument, amplitudeAccuracyDb: 0.4 } : instrument)) })],
-  ['the rulebooks', review => ({ ...review, settings: { ...review.settings, rulebookIds: ['itu-spurious', 'us-amateur'] } })],
-  ['the decision rule', review => ({ ...review, settings: { ...review.settings, decisionRule: 'four-states' } })],
+  [
+    'a pad’s loss',
+    review => ({
+      ...review,
+      chains: review.chains.map(chain =>
+        chain.id === 'pocket50'
+          ? {
+              ...chain,
+              parts: chain.parts.map(part =>
+                part.kind === 'pad' ? { ...part, loss: { kind: 'figure', lossDb: 31 } } : part,
+              ),
+            }
+          : chain,
+      ),
+    }),
+  ],
+  [
+    'an offset',
+    review => ({ ...review, chains: review.chains.map(chain => ({ ...chain, offsetOnInstrumentDb: 3 })) }),
+  ],
+  [
+    'an instrument',
+    review => ({
+      ...review,
+      instruments: review.instruments.map(instrument =>
+        instrument.kind === 'spectrum-analyser' ? { ...instrument, amplitudeAccuracyDb: 0.4 } : instrument,
+      ),
+    }),
+  ],
+  [
+    'the rulebooks',
+    review => ({ ...review, settings: { ...review.settings, rulebookIds: ['itu-spurious', 'us-amateur'] } }),
+  ],
+  [
+    'the decision rule',
+    review => ({ ...review, settings: { ...review.settings, decisionRule: 'four-states' } }),
+  ],
   ['the yardstick', review => ({ ...review, settings: { ...review.settings, yardstickId: null } })],
-  ['a claim', review => ({ ...review, sets: review.sets.map(set => ({ ...set, bands: set.bands.map(band => ({ ...band, claims: { ...band.claims, high: { kind: 'watts', powerW: 4 } } })) })) })],
-  ['a band’s own rulebook', review => ({ ...review, sets: review.sets.map(set => ({ ...set, bands: set.bands.map(band => ({ ...band, rulebookIds: ['eu-land-mobile'], channelSpacingHz: 12_500 })) })) })],
-  ['a retake', review => ({ ...review, readings: [...review.readings, { ...review.readings[0]!, id: 'again', levelDbm: 30, text: '1 W', value: 1, supersedes: review.readings[0]!.id }] })],
+  [
+    'a claim',
+    review => ({
+      ...review,
+      sets: review.sets.map(set => ({
+        ...set,
+        bands: set.bands.map(band => ({
+          ...band,
+          claims: { ...band.claims, high: { kind: 'watts', powerW: 4 } },
+        })),
+      })),
+    }),
+  ],
+  [
+    'a band’s own rulebook',
+    review => ({
+      ...review,
+      sets: review.sets.map(set => ({
+        ...set,
+        bands: set.bands.map(band => ({
+          ...band,
+          rulebookIds: ['eu-land-mobile'],
+          channelSpacingHz: 12_500,
+        })),
+      })),
+    }),
+  ],
+  [
+    'a retake',
+    review => ({
+      ...review,
+      readings: [
+        ...review.readings,
+        {
+          ...review.readings[0]!,
+          id: 'again',
+          levelDbm: 30,
+          text: '1 W',
+          value: 1,
+          supersedes: review.readings[0]!.id,
+        },
+      ],
+    }),
+  ],
   ['a reading taken out', review => ({ ...review, readings: review.readings.slice(3) })],
-  ['a calibration swapped', review => ({ ...review, calibrationSwaps: [{ id: 's', at: review.createdAt, partId: 'club50-pad30', fromId: 'cal-club-pad30', toId: null }] })],
-  ['a calibration’s figures', review => ({ ...review, calibrations: review.calibrations.map(one => ({ ...one, points: one.points.map(point => ({ ...point, withPartDbm: point.withPartDbm - 2 })) })) })],
+  [
+    'a calibration swapped',
+    review => ({
+      ...review,
+      calibrationSwaps: [
+        { id: 's', at: review.createdAt, partId: 'club50-pad30', fromId: 'cal-club-pad30', toId: null },
+      ],
+    }),
+  ],
+  [
+    'a calibration’s figures',
+    review => ({
+      ...review,
+      calibrations: review.calibrations.map(one => ({
+        ...one,
+        points: one.points.map(point => ({ ...point, withPartDbm: point.withPartDbm - 2 })),
+      })),
+    }),
+  ],
 ]
 
 describe('work kept from one state of a review to the next', () => {

@@ -3,11 +3,14 @@ import { describe, expect, it } from 'vitest'
 import { decisionRuleWords } from '#core/decision'
 import { benchKinds, coverageStudy } from '#core/study'
 
-// The whole study (10 000 benches of each kind) is `npm run coverage-study`, written to docs/coverage.md. Here a small one, with the
+// The whole study (10 000 benches of each kind) is `npm run coverage-study`, written to docs/coverage.md.
+// Here a small one, with the
 // bounds that 250 benches allow: 95 % ± 4.5 % is more than three standard deviations.
 describe('the coverage study', () => {
   const rows = coverageStudy({
-    benches: 250, seed: 3, randomFrom: (seed) => {
+    benches: 250,
+    seed: 3,
+    randomFrom: seed => {
       const random = xoroshiro128plus(seed)
       return () => (random.next() >>> 0) * 2 ** -32
     },
@@ -22,7 +25,9 @@ describe('the coverage study', () => {
   })
 
   it('goes through both stations and every kind of budget', () => {
-    expect(new Set(benchKinds.map(({ stationId }) => stationId))).toEqual(new Set(['carrier-power', 'harmonics']))
+    expect(new Set(benchKinds.map(({ stationId }) => stationId))).toEqual(
+      new Set(['carrier-power', 'harmonics']),
+    )
     expect(benchKinds.length).toBeGreaterThanOrEqual(13)
     expect(Object.keys(rows[0]!.atTheLimit)).toEqual(Object.keys(decisionRuleWords))
   })

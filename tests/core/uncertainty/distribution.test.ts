@@ -1,28 +1,79 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { budget, contribution, createDistributions, type Distribution, errorDistribution, improvements, mismatchContribution, monteCarlo, powerShareContribution, ratioContributions, repeats, repeatsContribution } from '#core/uncertainty'
+import {
+  budget,
+  contribution,
+  createDistributions,
+  type Distribution,
+  errorDistribution,
+  improvements,
+  mismatchContribution,
+  monteCarlo,
+  powerShareContribution,
+  ratioContributions,
+  repeats,
+  repeatsContribution,
+} from '#core/uncertainty'
 
-const one = (distribution: Distribution, halfWidthDb: number, more: Partial<Parameters<typeof contribution>[0]> = {}) => contribution({ id: `${distribution}:${halfWidthDb}`, group: 'part', label: distribution, distribution, halfWidthDb, ...more })
-const meter = (percent: number, readingW: number, scaleW: number) => powerShareContribution({ id: 'meter:m', label: 'Meter' }, percent, { scaleW, readingW })
+const one = (
+  distribution: Distribution,
+  halfWidthDb: number,
+  more: Partial<Parameters<typeof contribution>[0]> = {},
+) =>
+  contribution({
+    id: `${distribution}:${halfWidthDb}`,
+    group: 'part',
+    label: distribution,
+    distribution,
+    halfWidthDb,
+    ...more,
+  })
+const meter = (percent: number, readingW: number, scaleW: number) =>
+  powerShareContribution({ id: 'meter:m', label: 'Meter' }, percent, { scaleW, readingW })
 
 describe('the budget’s own distribution', () => {
   const kinds = fc.constantFrom<Distribution>('normal', 'rectangular', 'triangular', 'u-shaped')
-  const parts = fc.array(fc.tuple(kinds, fc.double({ min: 0.05, max: 3, noNaN: true })), { minLength: 1, maxLength: 6 }).map(list => list.map(([kind, half], i) => one(kind, half, { id: `${i}` })))
+  const parts = fc
+    .array(fc.tuple(kinds, fc.double({ min: 0.05, max: 3, noNaN: true })), { minLength: 1, maxLength: 6 })
+    .map(list => list.map(([kind, half], i) => one(kind, half, { id: `${i}` })))
 
   it('is a distribution: rising, symmetric, half at nought, 95 % between its ends', () => {
-    fc.assert(fc.property(parts, fc.double({ min: -4, max: 4, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (list, x, more) => {
-      const found = errorDistribution(list)
-      const p = found.probabilityBelow
-      return p(x + more) >= p(x) - 2e-4 && Math.abs(p(x) + p(-x) - 1) < 2e-3 && Math.abs(p(found.highDb) - 0.975) < 2e-3 && found.shiftDb === 0
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        parts,
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (list, x, more) => {
+          const found = errorDistribution(list)
+          const p = found.probabilityBelow
+          return (
+            p(x + more) >= p(x) - 2e-4 &&
+            Math.abs(p(x) + p(-x) - 1) < 2e-3 &&
+            Math.abs(p(found.highDb) - 0.975) < 2e-3 &&
+            found.shiftDb === 0
+          )
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('never lies wider than all half-widths together', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0.05, max: 3, noNaN: true }), { minLength: 1, maxLength: 5 }), widths => errorDistribution(widths.map((w, i) => one('rectangular', w, { id: `${i}` }))).highDb <= widths.reduce((a, b) => a + b, 0) + 1e-9))
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.05, max: 3, noNaN: true }), { minLength: 1, maxLength: 5 }),
+        widths =>
+          errorDistribution(widths.map((w, i) => one('rectangular', w, { id: `${i}` }))).highDb <=
+          widths.reduce((a, b) => a + b, 0) + 1e-9,
+      ),
+    )
   })
 
   it('is narrower than the GUM figure where one rectangle dominates, and the same where normals do', () => {
-    expect(budget([one('rectangular', 2), one('rectangular', 0.05)])).toMatchObject({ rangeDb: expect.closeTo(1.9, 1), gumRangeDb: expect.closeTo(2.26, 2) })
+    expect(budget([one('rectangular', 2), one('rectangular', 0.05)])).toMatchObject({
+      rangeDb: expect.closeTo(1.9, 1),
+      gumRangeDb: expect.closeTo(2.26, 2),
+    })
     const normals = budget([one('normal', 2), one('normal', 1)])
     expect(normals.rangeDb).toBeCloseTo(normals.gumRangeDb, 4)
   })
@@ -48,7 +99,9 @@ describe('the budget’s own distribution', () => {
     const found = errorDistribution([bare, one('rectangular', 0.01)])
     expect(found.highDb + found.shiftDb).toBeLessThan(20 * Math.log10(1 + 1 / 6) + 0.01)
     expect(found.lowDb + found.shiftDb).toBeGreaterThan(20 * Math.log10(1 - 1 / 6) - 0.01)
-    expect(mismatchContribution({ id: 'm', label: 'm' }, { vswr1: 1.2, vswr2: 1.2 }).distribution).toBe('u-shaped')
+    expect(mismatchContribution({ id: 'm', label: 'm' }, { vswr1: 1.2, vswr2: 1.2 }).distribution).toBe(
+      'u-shaped',
+    )
   })
 
   it('hands over to Monte Carlo where the noise may hide the signal, and the lower end is open or far', () => {
@@ -62,7 +115,13 @@ describe('the budget’s own distribution', () => {
 
   it('is certain without contributions', () => {
     const none = errorDistribution([one('rectangular', 0)])
-    expect([none.probabilityBelow(0), none.probabilityBelow(-1e-9), none.lowDb, none.highDb, none.method]).toEqual([1, 0, 0, 0, 'none'])
+    expect([
+      none.probabilityBelow(0),
+      none.probabilityBelow(-1e-9),
+      none.lowDb,
+      none.highDb,
+      none.method,
+    ]).toEqual([1, 0, 0, 0, 'none'])
   })
 
   it('is found again in a store, by list and by content', () => {
@@ -76,39 +135,71 @@ describe('the budget’s own distribution', () => {
 
 describe('the simulation', () => {
   it('is the same for the same seed, another for another', () => {
-    const run = (seed: number) => monteCarlo([one('rectangular', 1), one('normal', 1)], { trials: 20_000, seed }).shortest
+    const run = (seed: number) =>
+      monteCarlo([one('rectangular', 1), one('normal', 1)], { trials: 20_000, seed }).shortest
     expect(run(5)).toEqual(run(5))
     expect(run(5)).not.toEqual(run(6))
   })
-  it('refuses a silly number of trials', () => expect(() => monteCarlo([], { trials: 5 })).toThrowError(expect.objectContaining({ code: 'out-of-range' })))
+  it('refuses a silly number of trials', () =>
+    expect(() => monteCarlo([], { trials: 5 })).toThrowError(
+      expect.objectContaining({ code: 'out-of-range' }),
+    ))
 })
 
 describe('repeats', () => {
   it('refuses fewer than two, and add nothing where all agree', () => {
     expect(() => repeats([1])).toThrowError(expect.objectContaining({ code: 'too-few' }))
     expect(repeatsContribution([2, 2, 2])).toBeNull()
-    expect(repeatsContribution([1, 2, 3])).toMatchObject({ degreesOfFreedom: 2, distribution: 'student-t', standardUncertaintyDb: expect.closeTo(1 / Math.sqrt(3), 9) })
+    expect(repeatsContribution([1, 2, 3])).toMatchObject({
+      degreesOfFreedom: 2,
+      distribution: 'student-t',
+      standardUncertaintyDb: expect.closeTo(1 / Math.sqrt(3), 9),
+    })
   })
 })
 
 describe('a ratio', () => {
   it('drops what both share, keeps what only one has, and turns skewed shapes of the other even', () => {
     const shared = one('rectangular', 2, { id: 'level', sharedKey: 'an' })
-    const kept = ratioContributions([shared, one('rectangular', 0.5)], [shared, one('power-share', 0.4, { parameter: 0.1 })])
-    expect(kept.map(({ id, distribution }) => [id, distribution])).toEqual([['rectangular:0.5', 'rectangular'], ['carrier:power-share:0.4', 'rectangular']])
+    const kept = ratioContributions(
+      [shared, one('rectangular', 0.5)],
+      [shared, one('power-share', 0.4, { parameter: 0.1 })],
+    )
+    expect(kept.map(({ id, distribution }) => [id, distribution])).toEqual([
+      ['rectangular:0.5', 'rectangular'],
+      ['carrier:power-share:0.4', 'rectangular'],
+    ])
   })
 })
 
 describe('what would help most', () => {
   it('names the greatest gain first, and nothing that gains nothing', () => {
-    const list = improvements(budget([one('rectangular', 2, { id: 'analyser:a', group: 'instrument', label: 'Analyser' }), one('u-shaped', 0.6, { id: 'mismatch:1', group: 'mismatch' }), one('rectangular', 0.05, { id: 'part:p', label: 'Pad' }), one('rectangular', 0.5, { id: 'resolution', group: 'resolution' })]))
+    const list = improvements(
+      budget([
+        one('rectangular', 2, { id: 'analyser:a', group: 'instrument', label: 'Analyser' }),
+        one('u-shaped', 0.6, { id: 'mismatch:1', group: 'mismatch' }),
+        one('rectangular', 0.05, { id: 'part:p', label: 'Pad' }),
+        one('rectangular', 0.5, { id: 'resolution', group: 'resolution' }),
+      ]),
+    )
     expect(list[0]).toMatchObject({ id: 'analyser:a', gainDb: expect.any(Number) })
     expect(list[0]!.gainDb).toBeGreaterThan(list[1]!.gainDb)
     expect(list.map(({ id }) => id)).not.toContain('part:p')
     expect(improvements(budget([]))).toEqual([])
   })
   it('speaks of every family', () => {
-    const words = (group: Parameters<typeof contribution>[0]['group'], distribution: Distribution = 'rectangular', more = {}) => improvements(budget([one(distribution, 1, { id: 'x', group, ...more })]))[0]?.words ?? ''
-    expect([words('floor'), words('steps'), words('repeats', 'student-t', { degreesOfFreedom: 3 }), words('part')].every(text => text.length > 10)).toBe(true)
+    const words = (
+      group: Parameters<typeof contribution>[0]['group'],
+      distribution: Distribution = 'rectangular',
+      more = {},
+    ) => improvements(budget([one(distribution, 1, { id: 'x', group, ...more })]))[0]?.words ?? ''
+    expect(
+      [
+        words('floor'),
+        words('steps'),
+        words('repeats', 'student-t', { degreesOfFreedom: 3 }),
+        words('part'),
+      ].every(text => text.length > 10),
+    ).toBe(true)
   })
 })

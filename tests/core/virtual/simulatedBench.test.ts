@@ -2,7 +2,14 @@ import fc from 'fast-check'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { describe, expect, it } from 'vitest'
 import { benchKinds } from '#core/study'
-import { displayedDbm, displayedW, drawAnalyser, drawPartErrors, gaussian, levelAtInstrument } from '#core/virtual'
+import {
+  displayedDbm,
+  displayedW,
+  drawAnalyser,
+  drawPartErrors,
+  gaussian,
+  levelAtInstrument,
+} from '#core/virtual'
 import { analyser, chainOf, meter, pad } from '../../support/bench'
 
 const randomFrom = (seed: number) => {
@@ -14,11 +21,23 @@ const exact = new Map<string, never>()
 
 describe('a simulated chain', () => {
   it('loses what is stated where nothing reflects', () => {
-    expect(levelAtInstrument(chainOf([pad(30), pad(20, { id: 'p2' })]), analyser(), carrier, exact, randomFrom(1))).toBeCloseTo(37 - 50, 9)
+    expect(
+      levelAtInstrument(chainOf([pad(30), pad(20, { id: 'p2' })]), analyser(), carrier, exact, randomFrom(1)),
+    ).toBeCloseTo(37 - 50, 9)
   })
 
   it('keeps within the exact limits of two reflecting ports, and reaches both', () => {
-    const found = Array.from({ length: 4000 }, (_unused, seed) => levelAtInstrument(chainOf([]), analyser({ vswr: 3 }), { ...carrier, sourceVswr: 2 }, exact, randomFrom(seed + 1)) - 37)
+    const found = Array.from(
+      { length: 4000 },
+      (_unused, seed) =>
+        levelAtInstrument(
+          chainOf([]),
+          analyser({ vswr: 3 }),
+          { ...carrier, sourceVswr: 2 },
+          exact,
+          randomFrom(seed + 1),
+        ) - 37,
+    )
     const [low, high] = [-20 * Math.log10(1 + 0.5 / 3), -20 * Math.log10(1 - 0.5 / 3)]
     expect(Math.min(...found)).toBeGreaterThan(low - 1e-9)
     expect(Math.max(...found)).toBeLessThan(high + 1e-9)
@@ -28,7 +47,15 @@ describe('a simulated chain', () => {
 
   it('hides a mismatch behind a pad by twice its loss', () => {
     const spread = (lossDb: number) => {
-      const found = Array.from({ length: 500 }, (_unused, seed) => levelAtInstrument(chainOf([pad(lossDb)]), analyser({ vswr: 3 }), { ...carrier, sourceVswr: 2 }, exact, randomFrom(seed + 1)))
+      const found = Array.from({ length: 500 }, (_unused, seed) =>
+        levelAtInstrument(
+          chainOf([pad(lossDb)]),
+          analyser({ vswr: 3 }),
+          { ...carrier, sourceVswr: 2 },
+          exact,
+          randomFrom(seed + 1),
+        ),
+      )
       return Math.max(...found) - Math.min(...found)
     }
     expect(spread(10)).toBeCloseTo(spread(0) / 10, 1)
@@ -36,11 +63,23 @@ describe('a simulated chain', () => {
   })
 
   it('draws errors no larger than stated, the level part the same at every frequency', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-      const chain = chainOf([pad(30, { lossUncertainty: { halfWidthDb: 1, distribution: 'rectangular', assumed: false, shareOfLoss: 0, flatnessDb: 0.2 } })])
-      const error = drawPartErrors(chain, analyser(), 1e8, randomFrom(seed)).get('pad30')!
-      return Math.abs(error.levelDb) <= 0.8 && Math.abs(error.flatnessDb()) <= 0.2
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), seed => {
+        const chain = chainOf([
+          pad(30, {
+            lossUncertainty: {
+              halfWidthDb: 1,
+              distribution: 'rectangular',
+              assumed: false,
+              shareOfLoss: 0,
+              flatnessDb: 0.2,
+            },
+          }),
+        ])
+        const error = drawPartErrors(chain, analyser(), 1e8, randomFrom(seed)).get('pad30')!
+        return Math.abs(error.levelDb) <= 0.8 && Math.abs(error.flatnessDb()) <= 0.2
+      }),
+    )
   })
 })
 
@@ -60,8 +99,13 @@ describe('a simulated display', () => {
   it('of a meter errs in share of what it shows, or of its scale', () => {
     const low = () => 0
     const high = () => 1
-    expect(displayedW(meter({ accuracyOf: 'reading', accuracyPercent: 10 }), 37, high)).toBeCloseTo(5.01187 / 1.1, 4)
-    expect(displayedW(meter({ accuracyOf: 'full-scale', accuracyPercent: 10, fullScaleW: 20 }), 37, low)).toBeCloseTo(5.01187 + 2, 4)
+    expect(displayedW(meter({ accuracyOf: 'reading', accuracyPercent: 10 }), 37, high)).toBeCloseTo(
+      5.01187 / 1.1,
+      4,
+    )
+    expect(
+      displayedW(meter({ accuracyOf: 'full-scale', accuracyPercent: 10, fullScaleW: 20 }), 37, low),
+    ).toBeCloseTo(5.01187 + 2, 4)
     expect(displayedW(meter({ resolution: 0.01 }), 37, () => 0.5)).toBeCloseTo(5.01, 9)
   })
 
@@ -75,10 +119,17 @@ describe('a simulated display', () => {
 })
 
 describe('the kinds of bench of the study', () => {
-  it.each(benchKinds.map(kind => [kind.id, kind] as const))('%s: the same seed gives the same bench, with its truth beside it', (_id, kind) => {
-    const [one, two] = [kind.draw(randomFrom(4)), kind.draw(randomFrom(4))]
-    expect(one.readings.map(({ levelDbm, trueDbm }) => [levelDbm, trueDbm])).toEqual(two.readings.map(({ levelDbm, trueDbm }) => [levelDbm, trueDbm]))
-    expect(one.readings.every(({ levelDbm, trueDbm }) => Number.isFinite(levelDbm) && Number.isFinite(trueDbm))).toBe(true)
-    expect(one.chain.instrumentId).toBe(one.instrument.id)
-  })
+  it.each(benchKinds.map(kind => [kind.id, kind] as const))(
+    '%s: the same seed gives the same bench, with its truth beside it',
+    (_id, kind) => {
+      const [one, two] = [kind.draw(randomFrom(4)), kind.draw(randomFrom(4))]
+      expect(one.readings.map(({ levelDbm, trueDbm }) => [levelDbm, trueDbm])).toEqual(
+        two.readings.map(({ levelDbm, trueDbm }) => [levelDbm, trueDbm]),
+      )
+      expect(
+        one.readings.every(({ levelDbm, trueDbm }) => Number.isFinite(levelDbm) && Number.isFinite(trueDbm)),
+      ).toBe(true)
+      expect(one.chain.instrumentId).toBe(one.instrument.id)
+    },
+  )
 })

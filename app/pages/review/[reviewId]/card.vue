@@ -10,7 +10,10 @@ const locked = computed(() => store.readOnly)
 
 function addSet(): void {
   const id = crypto.randomUUID()
-  store.change('a radio added', draft => void draft.sets.push(newRadioSet({ id, sample: '', levelId: 'high' })))
+  store.change(
+    'a radio added',
+    draft => void draft.sets.push(newRadioSet({ id, sample: '', levelId: 'high' })),
+  )
   chooseSet(id)
   void nextTick(() => document.querySelector<HTMLInputElement>('[data-testid="set-make"] input')?.focus())
 }
@@ -19,13 +22,21 @@ function addSample(): void {
   const from = set.value
   if (!from) return
   const id = crypto.randomUUID()
-  const taken = sets.value.filter(other => other.make === from.make && other.model === from.model).map(other => other.sample)
+  const taken = sets.value
+    .filter(other => other.make === from.make && other.model === from.model)
+    .map(other => other.sample)
   const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find(candidate => !taken.includes(candidate)) ?? ''
-  store.change('a sample added', (draft) => {
+  store.change('a sample added', draft => {
     const original = draft.sets.find(other => other.id === from.id)
     if (original && original.sample === '') original.sample = 'A'
     const nextLetter = from.sample === '' ? 'B' : letter
-    draft.sets.push({ ...(JSON.parse(JSON.stringify(from)) as RadioSet), id, sample: nextLetter, serial: '', supplyNow: '' })
+    draft.sets.push({
+      ...(JSON.parse(JSON.stringify(from)) as RadioSet),
+      id,
+      sample: nextLetter,
+      serial: '',
+      supplyNow: '',
+    })
   })
   chooseSet(id)
 }
@@ -34,7 +45,7 @@ function removeSet(): void {
   const gone = set.value
   if (!gone) return
   const count = review.value.readings.filter(reading => reading.setId === gone.id).length
-  store.change(`${setName(gone)} removed`, (draft) => {
+  store.change(`${setName(gone)} removed`, draft => {
     draft.sets = draft.sets.filter(other => other.id !== gone.id)
     draft.readings = draft.readings.filter(reading => reading.setId !== gone.id)
     draft.traces = draft.traces.filter(trace => trace.setId !== gone.id)
@@ -44,16 +55,37 @@ function removeSet(): void {
 
 function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
   if (field === 'title' && !value) return
-  store.change('the review’s heading', (draft) => { draft[field] = value })
+  store.change('the review’s heading', draft => {
+    draft[field] = value
+  })
 }
 </script>
 
 <template>
   <div class="stack page">
     <section class="sheet head">
-      <CommitField :model-value="review.title" label="Review" :disabled="locked" :maxlength="200" @update:model-value="value => rename('title', value)" />
-      <CommitField :model-value="review.reviewer" label="Who measures" :disabled="locked" @update:model-value="value => rename('reviewer', value)" />
-      <div class="wide"><CommitField :model-value="review.purpose" label="What it is for" multiline :disabled="locked" @update:model-value="value => rename('purpose', value)" /></div>
+      <CommitField
+        :model-value="review.title"
+        label="Review"
+        :disabled="locked"
+        :maxlength="200"
+        @update:model-value="value => rename('title', value)"
+      />
+      <CommitField
+        :model-value="review.reviewer"
+        label="Who measures"
+        :disabled="locked"
+        @update:model-value="value => rename('reviewer', value)"
+      />
+      <div class="wide">
+        <CommitField
+          :model-value="review.purpose"
+          label="What it is for"
+          multiline
+          :disabled="locked"
+          @update:model-value="value => rename('purpose', value)"
+        />
+      </div>
     </section>
 
     <div class="spread">
@@ -68,15 +100,32 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
     <SetCard v-if="set" :key="set.id" :radio="set" />
     <section v-else class="sheet empty stack">
       <h2>No radio yet</h2>
-      <p>Add the first one. Its card holds what the box and the maker say; the run is planned from its claims.</p>
+      <p>
+        Add the first one. Its card holds what the box and the maker say; the run is planned from its claims.
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.page { max-width: 1100px; }
-.head { display: grid; grid-template-columns: 2fr 1fr; gap: 12px; padding: 14px; }
-.wide { grid-column: 1 / -1; }
-.empty { padding: 24px; }
-@media (max-width: 600px) { .head { grid-template-columns: 1fr; } }
+.page {
+  max-width: 1100px;
+}
+.head {
+  display: grid;
+  grid-template-columns: 2fr 1fr;
+  gap: 12px;
+  padding: 14px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.empty {
+  padding: 24px;
+}
+@media (max-width: 600px) {
+  .head {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -13,11 +13,23 @@ const found = computed(() => findings(context.value))
 const said = computed(() => remarks(found.value, context.value))
 
 const against = ref<'all' | 'limits' | 'claims'>('all')
-const rows = computed(() => found.value.rows.filter(row => against.value === 'all' || row.question.against === against.value))
-const CHOICES = [{ id: 'all', title: 'Everything' }, { id: 'limits', title: 'Against limits' }, { id: 'claims', title: 'Against claims' }] as const
+const rows = computed(() =>
+  found.value.rows.filter(row => against.value === 'all' || row.question.against === against.value),
+)
+const CHOICES = [
+  { id: 'all', title: 'Everything' },
+  { id: 'limits', title: 'Against limits' },
+  { id: 'claims', title: 'Against claims' },
+] as const
 
 function worstOf(set: RadioSet) {
-  return worstVerdict(found.value.rows.flatMap(row => row.answers.filter(({ set: other }) => other.id === set.id)).map(({ answer }) => ({ member: answer, verdict: answer.verdict })))?.verdict.state ?? 'not-covered'
+  return (
+    worstVerdict(
+      found.value.rows
+        .flatMap(row => row.answers.filter(({ set: other }) => other.id === set.id))
+        .map(({ answer }) => ({ member: answer, verdict: answer.verdict })),
+    )?.verdict.state ?? 'not-covered'
+  )
 }
 
 function subtitle(set: RadioSet): string {
@@ -29,7 +41,11 @@ function subtitle(set: RadioSet): string {
 function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
   const place = row.question.stationId as PlaceId
   return answer.governs
-    ? placeTo(place, { set: set.id, step: answer.governs.step.id, ...(answer.governs.slotId === 'carrier' ? {} : { slot: answer.governs.slotId }) })
+    ? placeTo(place, {
+        set: set.id,
+        step: answer.governs.step.id,
+        ...(answer.governs.slotId === 'carrier' ? {} : { slot: answer.governs.slotId }),
+      })
     : placeTo(place, { set: set.id })
 }
 </script>
@@ -39,30 +55,65 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
     <div class="spread">
       <div>
         <h1>What we can say about these radios</h1>
-        <p class="quiet">Each cell shows the reading that governs, with its 95 % range. Open it to see what it rests on.</p>
+        <p class="quiet">
+          Each cell shows the reading that governs, with its 95 % range. Open it to see what it rests on.
+        </p>
       </div>
       <div class="choice" role="group" aria-label="Judged against">
-        <button v-for="choice in CHOICES" :key="choice.id" type="button" :class="{ here: against === choice.id }" :aria-pressed="against === choice.id" @click="against = choice.id">{{ choice.title }}</button>
+        <button
+          v-for="choice in CHOICES"
+          :key="choice.id"
+          type="button"
+          :class="{ here: against === choice.id }"
+          :aria-pressed="against === choice.id"
+          @click="against = choice.id"
+        >
+          {{ choice.title }}
+        </button>
       </div>
     </div>
 
-    <section v-if="found.sets.length === 0" class="sheet empty stack"><h2>Nothing to say yet</h2><p>Add a radio, its claims and your bench; the findings grow with every reading.</p><NuxtLink :to="placeTo('card')">To card and claims</NuxtLink></section>
+    <section v-if="found.sets.length === 0" class="sheet empty stack">
+      <h2>Nothing to say yet</h2>
+      <p>Add a radio, its claims and your bench; the findings grow with every reading.</p>
+      <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
+    </section>
     <div v-else class="sheet scroll" tabindex="0" role="region" aria-label="Findings">
       <table class="matrix">
         <thead>
-          <tr><th scope="col"><span class="only-read">Question</span></th>
-            <th v-for="set in found.sets" :key="set.id" scope="col"><NuxtLink :to="placeTo('card', { set: set.id })" :title="setName(set)"><VerdictMark :state="worstOf(set)" /> {{ setShortName(set) }}</NuxtLink><span class="small quiet">{{ subtitle(set) }}</span></th></tr>
+          <tr>
+            <th scope="col"><span class="only-read">Question</span></th>
+            <th v-for="set in found.sets" :key="set.id" scope="col">
+              <NuxtLink :to="placeTo('card', { set: set.id })" :title="setName(set)"
+                ><VerdictMark :state="worstOf(set)" /> {{ setShortName(set) }}</NuxtLink
+              ><span class="small quiet">{{ subtitle(set) }}</span>
+            </th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.question.id">
-            <th scope="row">{{ row.question.question }}<span class="small quiet">{{ row.question.detail }}</span></th>
+            <th scope="row">
+              {{ row.question.question }}<span class="small quiet">{{ row.question.detail }}</span>
+            </th>
             <td v-for="{ set, answer } in row.answers" :key="set.id">
-              <span v-if="answer.words === 'Not on this set' || answer.words === 'No such level'" class="small quiet absent">{{ answer.words.toLowerCase() }}</span>
-              <NuxtLink v-else :to="target(row, set, answer)" class="cell" :aria-label="`${setShortName(set)}: ${row.question.question} ${answer.words}. ${answer.detail}`">
+              <span
+                v-if="answer.words === 'Not on this set' || answer.words === 'No such level'"
+                class="small quiet absent"
+                >{{ answer.words.toLowerCase() }}</span
+              >
+              <NuxtLink
+                v-else
+                :to="target(row, set, answer)"
+                class="cell"
+                :aria-label="`${setShortName(set)}: ${row.question.question} ${answer.words}. ${answer.detail}`"
+              >
                 <MarginStrip v-if="answer.verdict.state !== 'observation'" :verdict="answer.verdict" />
                 <VerdictWord :state="answer.verdict.state" :words="answer.words" />
                 <span v-if="answer.detail" class="small quiet detail">{{ answer.detail }}</span>
-                <span v-for="one in answer.each" :key="one.title" class="small each"><span class="quiet">{{ one.title }}:</span> <VerdictWord :state="one.verdict.state" :words="one.words" /></span>
+                <span v-for="one in answer.each" :key="one.title" class="small each"
+                  ><span class="quiet">{{ one.title }}:</span>
+                  <VerdictWord :state="one.verdict.state" :words="one.words"
+                /></span>
               </NuxtLink>
             </td>
           </tr>
@@ -70,33 +121,114 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
       </table>
     </div>
     <div v-if="said.length" class="remarks">
-      <section v-for="remark in said" :key="remark.id" class="sheet remark"><h2>{{ remark.title }}</h2><p>{{ remark.text }}</p></section>
+      <section v-for="remark in said" :key="remark.id" class="sheet remark">
+        <h2>{{ remark.title }}</h2>
+        <p>{{ remark.text }}</p>
+      </section>
     </div>
     <OtherTesters v-if="found.sets.length" />
   </div>
 </template>
 
 <style scoped>
-.choice { display: flex; border: 1px solid var(--line-2); border-radius: var(--radius); overflow: hidden; background: var(--sheet); }
-.choice button { padding: 6px 12px; color: var(--ink); }
-.choice .here { background: rgb(var(--v-theme-secondary)); color: rgb(var(--v-theme-background)); font-weight: 600; }
-.empty { padding: 24px; max-width: 560px; }
-.scroll { overflow-x: auto; }
-.matrix { border-collapse: collapse; width: 100%; table-layout: fixed; min-width: 900px; }
-.matrix th { text-align: left; font-weight: 700; padding: 10px; vertical-align: top; line-height: 1.25; }
-.matrix thead th { border-bottom: 1px solid var(--line-2); }
-.matrix thead a { color: var(--ink); text-decoration: none; }
-.matrix thead a:hover { text-decoration: underline; }
-.matrix th .small { display: block; font-weight: 400; margin-top: 2px; }
-.matrix th:first-child { width: 168px; }
-.matrix tbody tr + tr > * { border-top: 1px solid var(--line); }
-.matrix td { vertical-align: top; padding: 0; }
-.cell { display: grid; gap: 2px; padding: 8px 10px 10px; color: inherit; text-decoration: none; height: 100%; align-content: start; }
-.cell:hover { background: rgba(var(--v-theme-inside-wash), .40); }
-.detail { line-height: 1.3; }
-.each { display: flex; flex-wrap: wrap; gap: 0 5px; line-height: 1.3; }
-.each :deep(*) { font-size: 13px; }
-.absent { display: block; padding: 12px 10px; }
-.remarks { display: grid; grid-template-columns: repeat(auto-fit, minmax(300px, 1fr)); gap: 14px; }
-.remark { padding: 14px 16px; display: grid; gap: 6px; align-content: start; }
+.choice {
+  display: flex;
+  border: 1px solid var(--line-2);
+  border-radius: var(--radius);
+  overflow: hidden;
+  background: var(--sheet);
+}
+.choice button {
+  padding: 6px 12px;
+  color: var(--ink);
+}
+.choice .here {
+  background: rgb(var(--v-theme-secondary));
+  color: rgb(var(--v-theme-background));
+  font-weight: 600;
+}
+.empty {
+  padding: 24px;
+  max-width: 560px;
+}
+.scroll {
+  overflow-x: auto;
+}
+.matrix {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+  min-width: 900px;
+}
+.matrix th {
+  text-align: left;
+  font-weight: 700;
+  padding: 10px;
+  vertical-align: top;
+  line-height: 1.25;
+}
+.matrix thead th {
+  border-bottom: 1px solid var(--line-2);
+}
+.matrix thead a {
+  color: var(--ink);
+  text-decoration: none;
+}
+.matrix thead a:hover {
+  text-decoration: underline;
+}
+.matrix th .small {
+  display: block;
+  font-weight: 400;
+  margin-top: 2px;
+}
+.matrix th:first-child {
+  width: 168px;
+}
+.matrix tbody tr + tr > * {
+  border-top: 1px solid var(--line);
+}
+.matrix td {
+  vertical-align: top;
+  padding: 0;
+}
+.cell {
+  display: grid;
+  gap: 2px;
+  padding: 8px 10px 10px;
+  color: inherit;
+  text-decoration: none;
+  height: 100%;
+  align-content: start;
+}
+.cell:hover {
+  background: rgba(var(--v-theme-inside-wash), 0.4);
+}
+.detail {
+  line-height: 1.3;
+}
+.each {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 5px;
+  line-height: 1.3;
+}
+.each :deep(*) {
+  font-size: 13px;
+}
+.absent {
+  display: block;
+  padding: 12px 10px;
+}
+.remarks {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 14px;
+}
+.remark {
+  padding: 14px 16px;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
 </style>

@@ -19,15 +19,17 @@ async function takePdf(): Promise<void> {
     const { makePdf } = await import('~/report/makePdf')
     downloadFile(`${name.value}.pdf`, await makePdf(report.value))
     ui.say('The PDF is among your downloads.')
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
   busy.value = false
 }
 
 function takeCsv(): void {
-  downloadFile(`${name.value}-readings.csv`, new Blob(['\uFEFF', readingsCsv(store.context!)], { type: 'text/csv' }))
+  downloadFile(
+    `${name.value}-readings.csv`,
+    new Blob(['\uFEFF', readingsCsv(store.context!)], { type: 'text/csv' }),
+  )
 }
 
 async function takeReview(): Promise<void> {
@@ -35,10 +37,17 @@ async function takeReview(): Promise<void> {
   if (!review) return
   try {
     const stored = await shelf.bundleOf(review.id)
-    const text = writeReviewFile({ review, traces: stored?.traces ?? new Map(), curves: stored?.curves ?? new Map(), pictures: stored?.pictures ?? new Map() }, { version: config.version, at: new Date().toISOString() })
+    const text = writeReviewFile(
+      {
+        review,
+        traces: stored?.traces ?? new Map(),
+        curves: stored?.curves ?? new Map(),
+        pictures: stored?.pictures ?? new Map(),
+      },
+      { version: config.version, at: new Date().toISOString() },
+    )
     downloadFile(`${name.value}.review.json`, new Blob([text], { type: 'application/json' }))
-  }
-  catch (error) {
+  } catch (error) {
     ui.sayProblem(error)
   }
 }
@@ -60,8 +69,17 @@ function print(): void {
       </div>
     </div>
     <article class="sheet paper">
-      <header><h1>{{ report.title }}</h1><p class="quiet">{{ report.subtitle }}</p></header>
-      <section v-for="section in report.sections" :key="section.id" class="stack" :class="{ 'new-page': section.newPage }" :aria-labelledby="`report-${section.id}`">
+      <header>
+        <h1>{{ report.title }}</h1>
+        <p class="quiet">{{ report.subtitle }}</p>
+      </header>
+      <section
+        v-for="section in report.sections"
+        :key="section.id"
+        class="stack"
+        :class="{ 'new-page': section.newPage }"
+        :aria-labelledby="`report-${section.id}`"
+      >
         <h2 :id="`report-${section.id}`">{{ section.title }}</h2>
         <ReportBlockView v-for="(block, index) in section.blocks" :key="index" :block="block" />
       </section>
@@ -71,9 +89,33 @@ function print(): void {
 </template>
 
 <style scoped>
-.paper { padding: 32px 36px; max-width: 1040px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 26px; }
-.paper section { gap: 8px; }
-.paper h2 { border-bottom: 1px solid var(--line-2); padding-bottom: 4px; }
-@media (max-width: 600px) { .paper { padding: 18px 14px; } }
-@media print { .paper { border: 0; padding: 0; max-width: none; } .new-page { break-before: page; } }
+.paper {
+  padding: 32px 36px;
+  max-width: 1040px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 26px;
+}
+.paper section {
+  gap: 8px;
+}
+.paper h2 {
+  border-bottom: 1px solid var(--line-2);
+  padding-bottom: 4px;
+}
+@media (max-width: 600px) {
+  .paper {
+    padding: 18px 14px;
+  }
+}
+@media print {
+  .paper {
+    border: 0;
+    padding: 0;
+    max-width: none;
+  }
+  .new-page {
+    break-before: page;
+  }
+}
 </style>

@@ -11,14 +11,18 @@ const book = computed(() => own.value.find(({ id }) => id === route.query.book) 
 const locked = computed(() => store.readOnly)
 const wrong = ref('')
 
-const STANDINGS = [{ value: 'law', title: 'Law' }, { value: 'standard', title: 'Standard' }, { value: 'yardstick', title: 'Yardstick, no law' }]
+const STANDINGS = [
+  { value: 'law', title: 'Law' },
+  { value: 'standard', title: 'Standard' },
+  { value: 'yardstick', title: 'Yardstick, no law' },
+]
 
 function change(label: string, recipe: (draft: Rulebook) => void): void {
   if (book.value) wrong.value = changeBook(book.value.id, label, recipe) ?? ''
 }
 
 function changeClause(id: string, label: string, recipe: (draft: LimitClause) => void): void {
-  change(label, (draft) => {
+  change(label, draft => {
     const clause = draft.clauses.find(one => one.id === id)
     if (clause) recipe(clause)
   })
@@ -27,11 +31,25 @@ function changeClause(id: string, label: string, recipe: (draft: LimitClause) =>
 const newId = () => `c-${crypto.randomUUID().slice(0, 8)}`
 
 function addClause(): void {
-  change('a clause added', draft => void draft.clauses.push({ id: newId(), clause: 'New clause', about: 'unwanted', confidence: 'H', recalled: false, when: {}, limit: { kind: 'relative', attenuationDb: 60 }, basis: 'conducted', note: '' }))
+  change(
+    'a clause added',
+    draft =>
+      void draft.clauses.push({
+        id: newId(),
+        clause: 'New clause',
+        about: 'unwanted',
+        confidence: 'H',
+        recalled: false,
+        when: {},
+        limit: { kind: 'relative', attenuationDb: 60 },
+        basis: 'conducted',
+        note: '',
+      }),
+  )
 }
 
 function duplicate(clause: LimitClause): void {
-  change(`a copy of ${clause.clause}`, (draft) => {
+  change(`a copy of ${clause.clause}`, draft => {
     const at = draft.clauses.findIndex(({ id }) => id === clause.id)
     draft.clauses.splice(at + 1, 0, { ...(JSON.parse(JSON.stringify(clause)) as LimitClause), id: newId() })
   })
@@ -45,7 +63,7 @@ function addBand(): void {
     band.error = from.ok ? (to.ok ? '' : to.message) : from.message
     return
   }
-  change(`the band ${band.name}`, (draft) => {
+  change(`the band ${band.name}`, draft => {
     draft.bands.push({ name: band.name.trim(), fromHz: from.frequencyHz, toHz: to.frequencyHz })
     draft.bands.sort((a, b) => a.fromHz - b.fromHz)
   })
@@ -58,43 +76,189 @@ function addBand(): void {
     <NuxtLink :to="placeTo('rulebooks')" class="small back">Back to the rulebooks</NuxtLink>
     <template v-if="book">
       <div class="spread">
-        <div><h1>{{ book.title }}</h1><p class="quiet">Your own rulebook{{ book.basedOn ? `, copied from ${book.basedOn}` : '' }}. Reports say that it is yours. Each change is kept at once and can be undone.</p></div>
-        <div class="row"><VBtn variant="outlined" @click="takeAway(book)">Take away as a file</VBtn><VBtn color="primary" :disabled="locked" @click="addClause">Add a clause</VBtn></div>
+        <div>
+          <h1>{{ book.title }}</h1>
+          <p class="quiet">
+            Your own rulebook{{ book.basedOn ? `, copied from ${book.basedOn}` : '' }}. Reports say that it is
+            yours. Each change is kept at once and can be undone.
+          </p>
+        </div>
+        <div class="row">
+          <VBtn variant="outlined" @click="takeAway(book)">Take away as a file</VBtn
+          ><VBtn color="primary" :disabled="locked" @click="addClause">Add a clause</VBtn>
+        </div>
       </div>
       <p v-if="wrong" class="wrong sheet" role="alert" data-testid="rulebook-wrong">{{ wrong }}</p>
       <section class="sheet block" aria-label="The rulebook">
         <div class="grid">
-          <CommitField :model-value="book.title" label="Title" :disabled="locked" :maxlength="200" @update:model-value="value => change('a rulebook’s title', draft => { draft.title = value })" />
-          <CommitField :model-value="book.jurisdiction" label="Where it holds" :disabled="locked" @update:model-value="value => change('where a rulebook holds', draft => { draft.jurisdiction = value })" />
-          <CommitField :model-value="book.edition" label="Edition" :disabled="locked" @update:model-value="value => change('a rulebook’s edition', draft => { draft.edition = value })" />
-          <VSelect :model-value="book.standing" :items="STANDINGS" label="Standing" :disabled="locked" @update:model-value="value => value && change('a rulebook’s standing', draft => { draft.standing = value as 'law' })" />
+          <CommitField
+            :model-value="book.title"
+            label="Title"
+            :disabled="locked"
+            :maxlength="200"
+            @update:model-value="
+              value =>
+                change('a rulebook’s title', draft => {
+                  draft.title = value
+                })
+            "
+          />
+          <CommitField
+            :model-value="book.jurisdiction"
+            label="Where it holds"
+            :disabled="locked"
+            @update:model-value="
+              value =>
+                change('where a rulebook holds', draft => {
+                  draft.jurisdiction = value
+                })
+            "
+          />
+          <CommitField
+            :model-value="book.edition"
+            label="Edition"
+            :disabled="locked"
+            @update:model-value="
+              value =>
+                change('a rulebook’s edition', draft => {
+                  draft.edition = value
+                })
+            "
+          />
+          <VSelect
+            :model-value="book.standing"
+            :items="STANDINGS"
+            label="Standing"
+            :disabled="locked"
+            @update:model-value="
+              value =>
+                value &&
+                change('a rulebook’s standing', draft => {
+                  draft.standing = value as 'law'
+                })
+            "
+          />
         </div>
-        <CommitField :model-value="book.note" label="Note" :disabled="locked" :maxlength="2000" @update:model-value="value => change('a rulebook’s note', draft => { draft.note = value })" />
+        <CommitField
+          :model-value="book.note"
+          label="Note"
+          :disabled="locked"
+          :maxlength="2000"
+          @update:model-value="
+            value =>
+              change('a rulebook’s note', draft => {
+                draft.note = value
+              })
+          "
+        />
         <h2>Bands it speaks of</h2>
         <ul class="bands">
-          <li v-for="(one, index) in book.bands" :key="index"><span>{{ one.name }}</span> <span class="figure">{{ one.fromHz / 1e6 }} to {{ one.toHz / 1e6 }} MHz</span>
-            <VBtn icon size="small" variant="text" :aria-label="`Remove the band ${one.name}, ${one.fromHz / 1e6} MHz`" :disabled="locked" @click="change(`the band ${one.name} removed`, draft => { draft.bands.splice(index, 1) })"><VIcon :icon="mdiClose" size="16" /></VBtn></li>
-          <li v-if="book.bands.length === 0" class="quiet">No band is named, so it speaks of every carrier.</li>
+          <li v-for="(one, index) in book.bands" :key="index">
+            <span>{{ one.name }}</span>
+            <span class="figure">{{ one.fromHz / 1e6 }} to {{ one.toHz / 1e6 }} MHz</span>
+            <VBtn
+              icon
+              size="small"
+              variant="text"
+              :aria-label="`Remove the band ${one.name}, ${one.fromHz / 1e6} MHz`"
+              :disabled="locked"
+              @click="
+                change(`the band ${one.name} removed`, draft => {
+                  draft.bands.splice(index, 1)
+                })
+              "
+              ><VIcon :icon="mdiClose" size="16"
+            /></VBtn>
+          </li>
+          <li v-if="book.bands.length === 0" class="quiet">
+            No band is named, so it speaks of every carrier.
+          </li>
         </ul>
         <form class="row" @submit.prevent="addBand">
-          <VTextField v-model="band.name" label="Band" class="short" :maxlength="60" :disabled="locked" /><VTextField v-model="band.from" label="From" suffix="MHz" class="short" :disabled="locked" :error-messages="band.error" @update:model-value="band.error = ''" /><VTextField v-model="band.to" label="To" suffix="MHz" class="short" :disabled="locked" />
-          <VBtn type="submit" variant="outlined" :disabled="locked || !band.from || !band.to">Add the band</VBtn>
+          <VTextField
+            v-model="band.name"
+            label="Band"
+            class="short"
+            :maxlength="60"
+            :disabled="locked"
+          /><VTextField
+            v-model="band.from"
+            label="From"
+            suffix="MHz"
+            class="short"
+            :disabled="locked"
+            :error-messages="band.error"
+            @update:model-value="band.error = ''"
+          /><VTextField v-model="band.to" label="To" suffix="MHz" class="short" :disabled="locked" />
+          <VBtn type="submit" variant="outlined" :disabled="locked || !band.from || !band.to"
+            >Add the band</VBtn
+          >
         </form>
       </section>
-      <ClauseEditor v-for="clause in book.clauses" :key="clause.id" :clause="clause" :disabled="locked" @change="(label, recipe) => changeClause(clause.id, label, recipe)" @duplicate="duplicate(clause)" @remove="change(`the clause ${clause.clause} removed`, draft => { draft.clauses = draft.clauses.filter(({ id }) => id !== clause.id) })" />
-      <section v-if="book.clauses.length === 0" class="sheet block"><p>No clause yet: this rulebook has no figure for anything.</p></section>
+      <ClauseEditor
+        v-for="clause in book.clauses"
+        :key="clause.id"
+        :clause="clause"
+        :disabled="locked"
+        @change="(label, recipe) => changeClause(clause.id, label, recipe)"
+        @duplicate="duplicate(clause)"
+        @remove="
+          change(`the clause ${clause.clause} removed`, draft => {
+            draft.clauses = draft.clauses.filter(({ id }) => id !== clause.id)
+          })
+        "
+      />
+      <section v-if="book.clauses.length === 0" class="sheet block">
+        <p>No clause yet: this rulebook has no figure for anything.</p>
+      </section>
     </template>
-    <section v-else class="sheet block"><h1>No such rulebook</h1><p>It is not among your own rulebooks in this review. Shipped ones are copied before they are changed.</p></section>
+    <section v-else class="sheet block">
+      <h1>No such rulebook</h1>
+      <p>
+        It is not among your own rulebooks in this review. Shipped ones are copied before they are changed.
+      </p>
+    </section>
   </div>
 </template>
 
 <style scoped>
-.block { padding: 14px 16px 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
-.grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 12px; }
-.bands { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: 4px 18px; }
-.bands li { display: flex; align-items: center; gap: 8px; }
-.short { max-width: 180px; }
-.wrong { color: var(--outside); padding: 10px 14px; }
-.back { color: var(--spruce); }
-@media (max-width: 1000px) { .grid { grid-template-columns: 1fr 1fr; } }
+.block {
+  padding: 14px 16px 16px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 12px;
+}
+.bands {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.bands li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.short {
+  max-width: 180px;
+}
+.wrong {
+  color: var(--outside);
+  padding: 10px 14px;
+}
+.back {
+  color: var(--spruce);
+}
+@media (max-width: 1000px) {
+  .grid {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>
