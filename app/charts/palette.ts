@@ -39,13 +39,10 @@ export function chartPalette(colors: Record<string, string>): ChartPalette {
 
 /** Colour of a verdict. */
 export function verdictColour(palette: ChartPalette, state: string): string {
-  return state === 'inside'
-    ? palette.inside
-    : state === 'too-close'
-      ? palette.close
-      : state === 'outside'
-        ? palette.outside
-        : palette.notCovered
+  if (state === 'inside') return palette.inside
+  if (state === 'too-close') return palette.close
+  if (state === 'outside') return palette.outside
+  return palette.notCovered
 }
 
 export const FACE = "'Atkinson Hyperlegible Next', 'Meter Signs', sans-serif"

@@ -50,13 +50,11 @@ const first = ref('35 W')
 const second = ref('50 W')
 const apart = computed(() => {
   const [a, b] = [first.value, second.value].map(text => parseLevel(text, { bareUnit: 'W' }))
-  return a?.ok && b?.ok
-    ? `${printDb(dbFromPowerRatio(wattsFromDbm(a.levelDbm), wattsFromDbm(b.levelDbm)), 2)}`
-    : a?.ok === false
-      ? a.message
-      : b?.ok === false
-        ? b.message
-        : ''
+  if (a?.ok && b?.ok)
+    return `${printDb(dbFromPowerRatio(wattsFromDbm(a.levelDbm), wattsFromDbm(b.levelDbm)), 2)}`
+  if (a?.ok === false) return a.message
+  if (b?.ok === false) return b.message
+  return ''
 })
 
 const match = ref('1.5')
@@ -91,13 +89,11 @@ const reference = ref('0.1')
 const measured = ref('0.01')
 const bandwidth = computed(() => {
   const [a, b] = [reference.value, measured.value].map(text => parseFrequency(text))
-  return a?.ok && b?.ok
-    ? `${printDb(bandwidthConversionDb(a.frequencyHz, b.frequencyHz), 2)} higher in the first, for a noise-like signal; a plain carrier reads the same`
-    : a?.ok === false
-      ? a.message
-      : b?.ok === false
-        ? b.message
-        : ''
+  if (a?.ok && b?.ok)
+    return `${printDb(bandwidthConversionDb(a.frequencyHz, b.frequencyHz), 2)} higher in the first, for a noise-like signal; a plain carrier reads the same`
+  if (a?.ok === false) return a.message
+  if (b?.ok === false) return b.message
+  return ''
 })
 
 const good = ref('1')

@@ -20,9 +20,13 @@ export const useUiStore = defineStore('ui', () => {
   /** Checks of the chain in view at the bench check, for the header's lamps. */
   const benchChecks = shallowRef<BenchCheck[]>([])
 
-  const themeName = computed(() =>
-    choice.value === 'auto' ? (prefersDark.value ? 'night' : 'day') : choice.value,
-  )
+  const themeName = computed(() => {
+    if (choice.value === 'auto') {
+      if (prefersDark.value) return 'night'
+      return 'day'
+    }
+    return choice.value
+  })
 
   function toggleTheme(): void {
     choice.value = themeName.value === 'day' ? 'night' : 'day'

@@ -49,9 +49,11 @@ export function harmonicList(numbers: readonly number[]): string {
     else runs.push([n, n])
   }
   return runs
-    .map(([from, to]) =>
-      from === to ? `×${from}` : to === from + 1 ? `×${from}, ×${to}` : `×${from} to ×${to}`,
-    )
+    .map(([from, to]) => {
+      if (from === to) return `×${from}`
+      if (to === from + 1) return `×${from}, ×${to}`
+      return `×${from} to ×${to}`
+    })
     .join(', ')
 }
 

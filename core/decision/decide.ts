@@ -93,24 +93,26 @@ function between(errors: ErrorDistribution, fromDb: number, toDb: number): numbe
 
 /** P(error < x): a certain value right at a lower limit complies. */
 function below(errors: ErrorDistribution, xDb: number): number {
-  return errors.method === 'none' ? (xDb > 0 ? 1 : 0) : errors.probabilityBelow(xDb)
+  if (errors.method === 'none') {
+    if (xDb > 0) return 1
+    return 0
+  }
+  return errors.probabilityBelow(xDb)
 }
 
 function stateFor(rule: DecisionRule, of: { marginDb: number; probabilityComplies: number }): VerdictState {
   switch (rule) {
     case 'sure-either-way':
-      return of.probabilityComplies >= SURE
-        ? 'inside'
-        : of.probabilityComplies <= 1 - SURE
-          ? 'outside'
-          : 'too-close'
+      if (of.probabilityComplies >= SURE) return 'inside'
+      if (of.probabilityComplies <= 1 - SURE) return 'outside'
+      return 'too-close'
+
     case 'guarded':
     case 'four-states':
-      return of.probabilityComplies >= GUARDED
-        ? 'inside'
-        : of.probabilityComplies <= 1 - GUARDED
-          ? 'outside'
-          : 'too-close'
+      if (of.probabilityComplies >= GUARDED) return 'inside'
+      if (of.probabilityComplies <= 1 - GUARDED) return 'outside'
+      return 'too-close'
+
     case 'shared-risk':
       return of.marginDb >= 0 ? 'inside' : 'outside'
   }

@@ -41,8 +41,11 @@ export function readNumber(text: string): NumberRead | NumberAmbiguous | null {
     const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0
     return { value: value * factor, lastDigit: 10 ** -decimals * Math.abs(factor), unitText }
   }
-  if (commas === 0)
-    return points <= 1 ? done(digits) : groupedBy(digits, '.') ? done(digits.replaceAll('.', '')) : null
+  if (commas === 0) {
+    if (points <= 1) return done(digits)
+    if (groupedBy(digits, '.')) return done(digits.replaceAll('.', ''))
+    return null
+  }
   if (commas === 1 && points === 0) {
     if (/^[1-9]\d{0,2},\d{3}$/.test(digits)) {
       const asDecimal = Number(digits.replace(',', '.')) * factor

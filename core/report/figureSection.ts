@@ -108,13 +108,12 @@ function conditionWords(read: readonly SlotResult[]): string {
   const minutes = [...new Set(taken.map(({ at }) => at.slice(0, 16).replace('T', ' ')))].sort()
   const list = (of: (string | null)[]) => [...new Set(of.filter((one): one is string => !!one))].join(', ')
   const files = list(
-    taken.map(({ source }) =>
-      source.kind === 'recording'
-        ? `${source.fileName}${source.sha256 ? ` (SHA-256 ${source.sha256.slice(0, 12)}…)` : ''}`
-        : source.kind === 'link'
-          ? source.instrument
-          : null,
-    ),
+    taken.map(({ source }) => {
+      if (source.kind === 'recording')
+        return `${source.fileName}${source.sha256 ? ` (SHA-256 ${source.sha256.slice(0, 12)}…)` : ''}`
+      if (source.kind === 'link') return source.instrument
+      return null
+    }),
   )
   return (
     [

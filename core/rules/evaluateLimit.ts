@@ -102,11 +102,9 @@ export function isPowerLimit(limit: PowerLimit | ScalarLimit): limit is PowerLim
 export function scalarWords(limit: ScalarLimit): string {
   const figure = (value: number) =>
     `${printNumber(value, Math.min(3, (String(value).split('.')[1] ?? '').length))}\u00a0${limit.unit}`
-  return limit.kind === 'at-most'
-    ? `at most ${figure(limit.value)}`
-    : limit.kind === 'at-least'
-      ? `at least ${figure(limit.value)}`
-      : `${figure(limit.value)} to ${figure(limit.to ?? limit.value)}`
+  if (limit.kind === 'at-most') return `at most ${figure(limit.value)}`
+  if (limit.kind === 'at-least') return `at least ${figure(limit.value)}`
+  return `${figure(limit.value)} to ${figure(limit.to ?? limit.value)}`
 }
 
 function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {

@@ -149,7 +149,9 @@ export function limitDemands(limit: PowerLimit, place: LimitPlace): WorkedDemand
 }
 
 function slopeWords({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>): string {
-  return law === 'linear' ? `${a}·(f − ${b})` : law === 'log' ? `${a}·log(f/${b})` : `${a}·log(f²/${b})`
+  if (law === 'linear') return `${a}·(f − ${b})`
+  if (law === 'log') return `${a}·log(f/${b})`
+  return `${a}·log(f²/${b})`
 }
 
 /** A power limit in words, without a carrier: for lists and the editor. */

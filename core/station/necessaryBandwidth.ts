@@ -7,9 +7,7 @@ import { fullDeviationHz } from './deviation/deviationStation'
  * SSB (common practice, no source).
  */
 export function necessaryBandwidthHz(band: Band): number {
-  return band.mode === 'FM'
-    ? carsonBandwidthHz(fullDeviationHz(band), 3000)
-    : band.mode === 'AM'
-      ? 6000
-      : 2700
+  if (band.mode === 'FM') return carsonBandwidthHz(fullDeviationHz(band), 3000)
+  if (band.mode === 'AM') return 6000
+  return 2700
 }

@@ -18,8 +18,11 @@ export function invertCharacteristic(shapes: readonly Shape[]): ErrorDistributio
   const symmetric = shapes.every(shape => shape.symmetric)
   const alone = shapes.length === 1 ? shapes[0]!.below : undefined
   const inside = alone ?? sumBelow(shapes, reachDb)
-  const probabilityBelow = (xDb: number): number =>
-    xDb >= reachDb ? 1 : xDb <= -reachDb ? 0 : Math.min(1, Math.max(0, inside(xDb)))
+  const probabilityBelow = (xDb: number): number => {
+    if (xDb >= reachDb) return 1
+    if (xDb <= -reachDb) return 0
+    return Math.min(1, Math.max(0, inside(xDb)))
+  }
   const at = (share: number) => quantile(probabilityBelow, share, reachDb)
   const highDb = at(0.5 + COVERAGE / 2)
   if (symmetric)

@@ -36,9 +36,11 @@ function wordsOf(block: ReportBlock): string[] {
   return [
     block.caption,
     ...block.head.map(({ text }) => text),
-    ...block.rows
-      .flat()
-      .flatMap(cell => (cell.kind === 'text' ? [cell.text] : cell.kind === 'verdict' ? [cell.words] : [])),
+    ...block.rows.flat().flatMap(cell => {
+      if (cell.kind === 'text') return [cell.text]
+      if (cell.kind === 'verdict') return [cell.words]
+      return []
+    }),
   ]
 }
 

@@ -85,12 +85,12 @@ const strictestDbm = computed(() =>
     ? Math.min(...lawful(asked.value.answers), Infinity)
     : Infinity,
 )
-const powerWords = (answer: LimitAnswer) =>
-  answer.kind === 'limit'
-    ? `at most ${printWatts(wattsFromDbm(answer.limitDbm))} at the socket (${answer.clause})`
-    : answer.kind === 'cannot-judge'
-      ? answer.reason
-      : ''
+const powerWords = (answer: LimitAnswer) => {
+  if (answer.kind === 'limit')
+    return `at most ${printWatts(wattsFromDbm(answer.limitDbm))} at the socket (${answer.clause})`
+  if (answer.kind === 'cannot-judge') return answer.reason
+  return ''
+}
 </script>
 
 <template>

@@ -68,13 +68,11 @@ const keyedS = computed(() =>
 const state = computed(() => keyDownState(keyedS.value, limitS.value))
 const clock = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
-const share = computed(() =>
-  keyed.value
-    ? Math.min(1, keyedS.value / Math.max(1, limitS.value))
-    : restS.value > 0
-      ? 1
-      : Math.min(1, narrowest.value?.share ?? 0),
-)
+const share = computed(() => {
+  if (keyed.value) return Math.min(1, keyedS.value / Math.max(1, limitS.value))
+  if (restS.value > 0) return 1
+  return Math.min(1, narrowest.value?.share ?? 0)
+})
 const RING = 2 * Math.PI * 26
 const words = computed(() => {
   if (keyed.value)

@@ -40,7 +40,10 @@ const lamps = computed(() => [
 ])
 const keyUp = computed(() => {
   const worst = worstSeverity(checks.value)
-  return worst === 'danger' ? 'unsafe' : worst === 'caution' ? 'caution' : checks.value.length ? 'safe' : null
+  if (worst === 'danger') return 'unsafe'
+  if (worst === 'caution') return 'caution'
+  if (checks.value.length) return 'safe'
+  return null
 })
 
 useKeys({

@@ -45,5 +45,7 @@ export function judgeLawfulPower(
 }
 
 function strictness({ limit }: JudgedBy): number {
-  return limit.kind === 'limit' ? limit.limitDbm : limit.kind === 'cannot-judge' ? 1e3 : 1e4
+  if (limit.kind === 'limit') return limit.limitDbm
+  if (limit.kind === 'cannot-judge') return 1e3
+  return 1e4
 }

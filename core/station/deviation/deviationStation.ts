@@ -22,7 +22,10 @@ export const DEVIATION_INSTRUMENTS = ['receiver', 'spectrum-analyser'] as const
  */
 export function fullDeviationHz(band: Band): number {
   const spacing = band.channelSpacingHz ?? 25_000
-  return spacing <= 10_000 ? 2_000 : spacing <= 12_500 ? 2_500 : spacing <= 20_000 ? 4_000 : 5_000
+  if (spacing <= 10_000) return 2_000
+  if (spacing <= 12_500) return 2_500
+  if (spacing <= 20_000) return 4_000
+  return 5_000
 }
 
 function plan(set: RadioSet, context: StationContext): Step[] {

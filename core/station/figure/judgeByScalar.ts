@@ -27,11 +27,9 @@ export interface ScalarJudging {
 
 /** A limit in the figure’s unit: kHz and ppm become Hz. */
 export function limitInHz(limit: ScalarLimit, carrierHz: number): number {
-  return limit.unit === 'kHz'
-    ? limit.value * 1e3
-    : limit.unit === 'ppm'
-      ? limit.value * 1e-6 * carrierHz
-      : limit.value
+  if (limit.unit === 'kHz') return limit.value * 1e3
+  if (limit.unit === 'ppm') return limit.value * 1e-6 * carrierHz
+  return limit.value
 }
 
 /** Judges a frequency-like figure by every rulebook of the band; the gravest governs. */

@@ -23,11 +23,9 @@ export function limitWords(limit: AnyLimit, isCarrier = false): string {
  * silent.
  */
 export function limitShort(limit: AnyLimit): string {
-  return limit.kind === 'limit'
-    ? printDbm(limit.limitDbm)
-    : limit.kind === 'scalar'
-      ? scalarWords(limit.limit)
-      : (limitSource(limit)[1] ?? '')
+  if (limit.kind === 'limit') return printDbm(limit.limitDbm)
+  if (limit.kind === 'scalar') return scalarWords(limit.limit)
+  return limitSource(limit)[1] ?? ''
 }
 
 /** Where a limit stands: the rulebook, and its clause where one speaks. */

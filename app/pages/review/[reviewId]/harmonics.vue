@@ -67,7 +67,9 @@ const limitLabel = computed(() => {
     ),
   ]
   const figure = levels.length === 1 ? ` ${levels[0]!}` : ' at each harmonic'
-  return levels.length === 0 ? '' : own ? `your yardstick${figure}, no figure in law` : `limit${figure}`
+  if (levels.length === 0) return ''
+  if (own) return `your yardstick${figure}, no figure in law`
+  return `limit${figure}`
 })
 
 const moment = ref<Moment>('settled')

@@ -33,8 +33,13 @@ const optionsOf = (slot: Slot) =>
   slot.id === 'imbalance'
     ? { unit: 'dB' as const, min: -20, max: 20 }
     : { unit: 'dB' as const, min: 0, max: 120 }
-const placeholderOf = (slot: Slot) =>
-  slot.measures === 'dB' ? (slot.id === 'imbalance' ? 'dB' : 'dB below') : ''
+const placeholderOf = (slot: Slot) => {
+  if (slot.measures === 'dB') {
+    if (slot.id === 'imbalance') return 'dB'
+    return 'dB below'
+  }
+  return ''
+}
 
 function figuresOf({ twoTone: found, words }: RecordingAnalysis): FigureInput[] {
   if (!found) return []
