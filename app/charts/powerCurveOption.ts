@@ -21,7 +21,7 @@ export function buildPowerCurveOption(input: {
     ...results.flatMap(result => [
       result.step.claim.kind === 'watts' ? result.step.claim.powerW : 0,
       result.slots[0]?.corrected
-        ? wattsFromDbm(result.slots[0].corrected.levelDbm + result.slots[0].corrected.budget.rangeDb)
+        ? wattsFromDbm(result.slots[0].corrected.levelDbm + result.slots[0].corrected.budget.range)
         : 0,
     ]),
   )
@@ -114,8 +114,8 @@ export function buildPowerCurveOption(input: {
           showSymbol: false,
           lineStyle: { color: palette.spruce, width: 1.4 },
           data: read.flatMap(result => [
-            place(result, -result.slots[0]!.corrected!.budget.rangeDb),
-            place(result, result.slots[0]!.corrected!.budget.rangeDb),
+            place(result, -result.slots[0]!.corrected!.budget.range),
+            place(result, result.slots[0]!.corrected!.budget.range),
             [null, null],
           ]),
           tooltip: { show: false },

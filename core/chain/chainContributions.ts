@@ -41,23 +41,23 @@ function partContributions(part: Part, frequencyHz: number): Contribution[] {
   if (halfWidthDb === 0) return []
   const line = { group: 'part' as const, distribution, assumed }
   if (flatnessDb === null || distribution === 'normal')
-    return [contribution({ ...line, id: `part:${part.id}`, label: part.name, halfWidthDb })]
+    return [contribution({ ...line, id: `part:${part.id}`, label: part.name, halfWidth: halfWidthDb })]
   const flat = Math.min(flatnessDb, halfWidthDb)
   return [
     contribution({
       ...line,
       id: `part:${part.id}/level`,
       label: `${part.name}, level`,
-      halfWidthDb: halfWidthDb - flat,
+      halfWidth: halfWidthDb - flat,
       sharedKey: `part:${part.id}`,
     }),
     contribution({
       ...line,
       id: `part:${part.id}/flatness`,
       label: `${part.name}, over frequency`,
-      halfWidthDb: flat,
+      halfWidth: flat,
     }),
-  ].filter(one => one.halfWidthDb > 0)
+  ].filter(one => one.halfWidth > 0)
 }
 
 function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz: number): Contribution[] {
@@ -96,7 +96,7 @@ function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz
         },
         { vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb: Math.max(0, lossBetweenDb) },
       )
-      if (one.halfWidthDb >= SMALLEST_MISMATCH_DB) found.push(one)
+      if (one.halfWidth >= SMALLEST_MISMATCH_DB) found.push(one)
       lossBetweenDb += right.lossDb
     }
   }

@@ -27,7 +27,7 @@ export function instrumentContributions(
               group: 'instrument',
               label: instrument.name,
               distribution: 'rectangular',
-              halfWidthDb: instrument.ratioDb,
+              halfWidth: instrument.ratioDb,
               assumed: instrument.assumed,
             }),
           ]
@@ -45,7 +45,7 @@ export function instrumentContributions(
       group: 'resolution',
       label: 'Last digit of the display',
       distribution: 'rectangular',
-      halfWidthDb: stepDb / 2,
+      halfWidth: stepDb / 2,
     }),
   ]
 }
@@ -59,21 +59,21 @@ function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
   }
   const id = `analyser:${analyser.id}`
   if (analyser.flatnessDb === null)
-    return [contribution({ ...line, id, label: analyser.name, halfWidthDb: analyser.amplitudeAccuracyDb })]
+    return [contribution({ ...line, id, label: analyser.name, halfWidth: analyser.amplitudeAccuracyDb })]
   const flat = Math.min(analyser.flatnessDb, analyser.amplitudeAccuracyDb)
   return [
     contribution({
       ...line,
       id: `${id}/level`,
       label: `${analyser.name}, level`,
-      halfWidthDb: analyser.amplitudeAccuracyDb - flat,
+      halfWidth: analyser.amplitudeAccuracyDb - flat,
       sharedKey: id,
     }),
     contribution({
       ...line,
       id: `${id}/flatness`,
       label: `${analyser.name}, over frequency`,
-      halfWidthDb: flat,
+      halfWidth: flat,
     }),
   ]
 }

@@ -44,34 +44,34 @@ const REPEATS_WITHIN_DB = 0.7
  */
 export function judgePadTest(test: PadTest, floorDbm: number): PadTestResult {
   const excessDb = test.withoutDbm - test.withDbm - test.padDb
-  const { rangeDb } = budget([
+  const { range: rangeDb } = budget([
     contribution({
       id: 'pad',
       group: 'part',
       label: 'The further pad',
       distribution: 'rectangular',
-      halfWidthDb: test.padHalfWidthDb,
+      halfWidth: test.padHalfWidthDb,
     }),
     contribution({
       id: 'digit-1',
       group: 'resolution',
       label: 'Last digit',
       distribution: 'rectangular',
-      halfWidthDb: test.resolutionDb / 2,
+      halfWidth: test.resolutionDb / 2,
     }),
     contribution({
       id: 'digit-2',
       group: 'resolution',
       label: 'Last digit',
       distribution: 'rectangular',
-      halfWidthDb: test.resolutionDb / 2,
+      halfWidth: test.resolutionDb / 2,
     }),
     contribution({
       id: 'repeat',
       group: 'repeats',
       label: 'Two readings',
       distribution: 'rectangular',
-      halfWidthDb: REPEATS_WITHIN_DB,
+      halfWidth: REPEATS_WITHIN_DB,
     }),
   ])
   const insideDb = (test.harmonic - 1) * test.padDb

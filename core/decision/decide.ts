@@ -1,5 +1,6 @@
 import type { ErrorDistribution } from '../uncertainty'
-import type { Verdict, VerdictScale, VerdictState } from './verdict'
+import { differenceUnit, type FigureUnit } from '../quantity'
+import type { Verdict, VerdictState } from './verdict'
 
 /** The decision rules of the handbook, section 6, and the four-state form of the guarded one. */
 export const DECISION_RULES = ['sure-either-way', 'guarded', 'shared-risk', 'four-states'] as const
@@ -19,15 +20,16 @@ const GUARDED = 0.975
 export type LimitDirection = 'upper' | 'lower' | 'both'
 
 export interface DecideInput {
-  valueDb: number
-  limitDb: number
+  value: number
+  limit: number
   direction: LimitDirection
-  /** Distribution of true − stated value, dB. */
+  /** Distribution of true − stated value, in `unit`. */
   errors: ErrorDistribution
   /** The value is only known to be at most this. */
   isUpperBound?: boolean
   rule?: DecisionRule
-  scale?: VerdictScale
+  /** Unit of value and limit; dB by default, dBm counts as dB. */
+  unit?: FigureUnit
 }
 
 /**
@@ -45,62 +47,68 @@ export interface DecideInput {
  * @see JCGM 106:2012, 7.3 and 8.2 to 8.3; ILAC-G8:09/2019, 4.2.1 to 4.2.3 (from memory).
  */
 export function decide(input: DecideInput): Verdict {
-  const {
-    valueDb: seenDb,
-    limitDb,
-    direction,
-    errors,
-    isUpperBound = false,
-    rule = 'sure-either-way',
-    scale,
-  } = input
-  const mirrored = direction === 'both' && seenDb < 0
-  const valueDb = direction === 'both' ? Math.abs(seenDb) : seenDb
-  const upper = direction !== 'lower'
-  const marginDb = upper ? limitDb - valueDb : valueDb - limitDb
-  const [worse, better] = upper && !mirrored ? [-errors.highDb, -errors.lowDb] : [errors.lowDb, errors.highDb]
-  const marginLowDb = marginDb + worse
-  const marginHighDb = marginDb + better
-  const probabilityComplies =
-    direction === 'both'
-      ? between(errors, -limitDb - seenDb, limitDb - seenDb)
-      : upper
-        ? errors.probabilityBelow(marginDb)
-        : 1 - below(errors, -marginDb)
-  const state = stateFor(rule, { marginDb, probabilityComplies })
-  const usable = !isUpperBound || (upper ? state === 'inside' : state === 'outside')
+  const { limit, errors, isUpperBound = false, rule = 'sure-either-way', unit = 'dB' } = input
+  const seen = seenFrom(input)
+  const probabilityComplies = probabilityOf(input, seen.margin)
+  const state = stateFor(rule, { margin: seen.margin, probabilityComplies })
+  const decides = input.direction === 'lower' ? 'outside' : 'inside'
+  const usable = !isUpperBound || state === decides
+  const inUnit = differenceUnit(unit)
   return {
     state: usable ? state : 'not-covered',
-    marginDb,
-    marginLowDb,
-    marginHighDb,
-    rangeDb: Number.isFinite(errors.lowDb) ? (errors.highDb - errors.lowDb) / 2 : errors.highDb,
+    unit: inUnit,
+    perStripDb: inUnit === 'dB' ? 1 : Math.max(Math.abs(limit), 1e-9) / 10,
+    ...seen,
+    range: Number.isFinite(errors.low) ? (errors.high - errors.low) / 2 : errors.high,
     probabilityComplies,
     isBound: isUpperBound,
     form: rule === 'four-states' ? 'four' : 'three',
-    ...(scale && { scale }),
-    why: !isUpperBound
-      ? null
-      : usable
-        ? 'At the noise floor: the true level is at most this.'
-        : 'At the noise floor, and the floor is not low enough to tell.',
+    why: isUpperBound ? boundWords(usable) : null,
   }
 }
 
-function between(errors: ErrorDistribution, fromDb: number, toDb: number): number {
-  return Math.max(0, errors.probabilityBelow(toDb) - below(errors, fromDb))
+/** The margin with the ends of its range; between two limits the nearer one counts. */
+function seenFrom(input: DecideInput): { margin: number; marginLow: number; marginHigh: number } {
+  const { value: stated, limit, direction, errors } = input
+  const mirrored = direction === 'both' && stated < 0
+  const value = direction === 'both' ? Math.abs(stated) : stated
+  const upper = direction !== 'lower'
+  const margin = upper ? limit - value : value - limit
+  const [worse, better] = upper && !mirrored ? [-errors.high, -errors.low] : [errors.low, errors.high]
+  return { margin, marginLow: margin + worse, marginHigh: margin + better }
+}
+
+function probabilityOf({ value, limit, direction, errors }: DecideInput, margin: number): number {
+  switch (direction) {
+    case 'both':
+      return between(errors, -limit - value, limit - value)
+    case 'upper':
+      return errors.probabilityBelow(margin)
+    case 'lower':
+      return 1 - below(errors, -margin)
+  }
+}
+
+function boundWords(usable: boolean): string {
+  return usable
+    ? 'At the noise floor: the true level is at most this.'
+    : 'At the noise floor, and the floor is not low enough to tell.'
+}
+
+function between(errors: ErrorDistribution, from: number, to: number): number {
+  return Math.max(0, errors.probabilityBelow(to) - below(errors, from))
 }
 
 /** P(error < x): a certain value right at a lower limit complies. */
-function below(errors: ErrorDistribution, xDb: number): number {
+function below(errors: ErrorDistribution, x: number): number {
   if (errors.method === 'none') {
-    if (xDb > 0) return 1
+    if (x > 0) return 1
     return 0
   }
-  return errors.probabilityBelow(xDb)
+  return errors.probabilityBelow(x)
 }
 
-function stateFor(rule: DecisionRule, of: { marginDb: number; probabilityComplies: number }): VerdictState {
+function stateFor(rule: DecisionRule, of: { margin: number; probabilityComplies: number }): VerdictState {
   switch (rule) {
     case 'sure-either-way':
       if (of.probabilityComplies >= SURE) return 'inside'
@@ -114,6 +122,6 @@ function stateFor(rule: DecisionRule, of: { marginDb: number; probabilityComplie
       return 'too-close'
 
     case 'shared-risk':
-      return of.marginDb >= 0 ? 'inside' : 'outside'
+      return of.margin >= 0 ? 'inside' : 'outside'
   }
 }

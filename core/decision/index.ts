@@ -1,10 +1,4 @@
-export {
-  verdictWithout,
-  type Verdict,
-  type VerdictForm,
-  type VerdictScale,
-  type VerdictState,
-} from './verdict'
+export { verdictWithout, type Verdict, type VerdictForm, type VerdictState } from './verdict'
 export {
   decide,
   DECISION_RULES,

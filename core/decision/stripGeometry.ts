@@ -34,32 +34,36 @@ export function stripPlace(marginDb: number): number {
 
 /** Lays out a strip for a verdict: not covered, no figure and observations have no mark. */
 export function stripGeometry(
-  verdict: Pick<Verdict, 'state' | 'marginDb' | 'marginLowDb' | 'marginHighDb'>,
+  verdict: Pick<Verdict, 'state' | 'margin' | 'marginLow' | 'marginHigh' | 'perStripDb'>,
 ): StripGeometry {
-  const ticks = [
-    ...STRIP_TICKS_DB.map(db => rawPlace(db)),
-    ...STRIP_TICKS_DB.map(db => rawPlace(-db)),
-  ].filter(place => place > 0 && place < 1)
-  const marked =
-    verdict.marginDb !== null &&
-    (verdict.state === 'inside' || verdict.state === 'outside' || verdict.state === 'too-close')
-  if (!marked || verdict.marginDb === null)
-    return { limitAt: STRIP_LIMIT_AT, ticks, mark: null, whisker: null, clipped: false }
-  const raw = rawPlace(verdict.marginDb)
+  const empty = { limitAt: STRIP_LIMIT_AT, ticks: ticks(), mark: null, whisker: null, clipped: false }
+  if (verdict.margin === null || !MARKED.includes(verdict.state)) return empty
+  const raw = rawPlace(verdict.margin / verdict.perStripDb)
   return {
-    limitAt: STRIP_LIMIT_AT,
-    ticks,
-    mark: stripPlace(verdict.marginDb),
+    ...empty,
+    mark: stripPlace(verdict.margin / verdict.perStripDb),
     clipped: raw < EDGE || raw > 1 - EDGE,
-    whisker:
-      verdict.marginLowDb === null ||
-      verdict.marginHighDb === null ||
-      verdict.marginLowDb === verdict.marginHighDb
-        ? null
-        : {
-            from: stripPlace(Math.min(verdict.marginHighDb, FARTHEST_DB)),
-            to: stripPlace(Math.max(verdict.marginLowDb, -FARTHEST_DB)),
-          },
+    whisker: whiskerOf(verdict),
+  }
+}
+
+const MARKED: readonly Verdict['state'][] = ['inside', 'outside', 'too-close']
+
+function ticks(): number[] {
+  return [...STRIP_TICKS_DB.map(rawPlace), ...STRIP_TICKS_DB.map(db => rawPlace(-db))].filter(
+    place => place > 0 && place < 1,
+  )
+}
+
+function whiskerOf({
+  marginLow,
+  marginHigh,
+  perStripDb,
+}: Pick<Verdict, 'marginLow' | 'marginHigh' | 'perStripDb'>): StripGeometry['whisker'] {
+  if (marginLow === null || marginHigh === null || marginLow === marginHigh) return null
+  return {
+    from: stripPlace(Math.min(marginHigh / perStripDb, FARTHEST_DB)),
+    to: stripPlace(Math.max(marginLow / perStripDb, -FARTHEST_DB)),
   }
 }
 

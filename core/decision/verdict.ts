@@ -1,3 +1,5 @@
+import type { DifferenceUnit } from '../quantity'
+
 /** What can be said of one result. Order of gravity for a group: see `worstVerdict`. */
 export type VerdictState = 'inside' | 'too-close' | 'outside' | 'not-covered' | 'no-figure' | 'observation'
 
@@ -7,13 +9,15 @@ export type VerdictForm = 'three' | 'four'
 /** A verdict with the figures it rests on. */
 export interface Verdict {
   state: VerdictState
-  /** Distance to the limit on the good side, dB; negative is outside. null without value or limit. */
-  marginDb: number | null
-  /** 95 % half-width of the margin, dB. */
-  rangeDb: number | null
-  /** Ends of the 95 % range of the margin, dB: the worse and the better one. */
-  marginLowDb: number | null
-  marginHighDb: number | null
+  /** Unit of margin and range: dB for levels and ratios, else the figure's own. */
+  unit: DifferenceUnit
+  /** Distance to the limit on the good side, in `unit`; negative is outside. null without value or limit. */
+  margin: number | null
+  /** 95 % half-width of the margin, in `unit`. */
+  range: number | null
+  /** Ends of the 95 % range of the margin, in `unit`: the worse and the better one. */
+  marginLow: number | null
+  marginHigh: number | null
   /** Probability that the true value complies; null where nothing was decided. */
   probabilityComplies: number | null
   /** Why, where the state alone does not say. */
@@ -21,16 +25,10 @@ export interface Verdict {
   isBound: boolean
   form: VerdictForm
   /**
-   * Where the figure is no level: what one “dB” of the margin stands for. A tenth of the limit, so that
-   * strips compare.
+   * How much of `unit` is drawn as one dB in a margin strip: 1 for dB, else a tenth of the limit, so that
+   * strips of different figures compare. For drawing and ranking only; no figure is ever said in it.
    */
-  scale?: VerdictScale
-}
-
-/** Unit of a figure that is no level, and how much of it counts as one dB in a margin. */
-export interface VerdictScale {
-  unit: 'Hz' | 'W' | 'V' | 'A' | '°C' | 'm'
-  perDb: number
+  perStripDb: number
 }
 
 /** A verdict that rests on no number. */
@@ -40,10 +38,12 @@ export function verdictWithout(
 ): Verdict {
   return {
     state,
-    marginDb: null,
-    rangeDb: null,
-    marginLowDb: null,
-    marginHighDb: null,
+    unit: 'dB',
+    perStripDb: 1,
+    margin: null,
+    range: null,
+    marginLow: null,
+    marginHigh: null,
     probabilityComplies: null,
     why,
     isBound: false,

@@ -1,4 +1,4 @@
-import { printClaimW, printDb, printMargin, printMarginIn, printWatts } from '../quantity'
+import { printClaimW, printDb, printMarginIn, printWatts } from '../quantity'
 import type { Verdict } from './verdict'
 
 /** The verdict against a limit, in words: `Inside by 15.5`, `Too close to call`, `Not covered`. */
@@ -21,11 +21,8 @@ export function verdictWords(verdict: Verdict): string {
 }
 
 /** The margin as it is said: dB without their unit, anything else with it. */
-export function marginWords(verdict: Pick<Verdict, 'marginDb' | 'scale'>): string {
-  const marginDb = verdict.marginDb ?? 0
-  return verdict.scale
-    ? printMarginIn(marginDb * verdict.scale.perDb, verdict.scale.unit)
-    : printMargin(marginDb)
+export function marginWords({ margin, unit }: Pick<Verdict, 'margin' | 'unit'>): string {
+  return printMarginIn(margin ?? 0, unit)
 }
 
 function fourStateWords(verdict: Verdict): string {
@@ -36,7 +33,7 @@ function fourStateWords(verdict: Verdict): string {
     case 'outside':
       return `Fail by ${by}`
     case 'too-close':
-      return (verdict.marginDb ?? 0) >= 0 ? `Conditional pass by ${by}` : `Conditional fail by ${by}`
+      return (verdict.margin ?? 0) >= 0 ? `Conditional pass by ${by}` : `Conditional fail by ${by}`
     default:
       return verdictWords({ ...verdict, form: 'three' })
   }
@@ -53,7 +50,7 @@ export function claimWords(
   const difference = claim.differenceDb ?? 0
   switch (verdict.state) {
     case 'inside':
-      return difference > (verdict.rangeDb ?? 0)
+      return difference > (verdict.range ?? 0)
         ? `Above by ${printDb(difference)}`
         : `Meets ${printClaimW(claim.claimedW)}`
     case 'outside':
@@ -72,11 +69,6 @@ export function claimWords(
 /** What a difference of levels means at the far end: 6 dB per S-unit (IARU Region 1, R.1, from memory). */
 export function farEndWords(differenceDb: number): string {
   const sUnits = Math.abs(differenceDb) / 6
-  const amount =
-    sUnits < 0.1
-      ? 'less than a tenth of an S-unit'
-      : sUnits < 0.95
-        ? `${sUnits.toFixed(1)} of an S-unit`
-        : `${sUnits.toFixed(1)} S-units`
-  return `${amount} at the far end`
+  if (sUnits < 0.1) return 'less than a tenth of an S-unit at the far end'
+  return `${sUnits.toFixed(1)} ${sUnits < 0.95 ? 'of an S-unit' : 'S-units'} at the far end`
 }

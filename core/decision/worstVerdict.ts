@@ -24,5 +24,9 @@ export function worstVerdict<T>(members: readonly { member: T; verdict: Verdict 
 export function isGraver(a: Verdict, b: Verdict): boolean {
   const byState = GRAVITY.indexOf(a.state) - GRAVITY.indexOf(b.state)
   if (byState !== 0) return byState < 0
-  return (a.marginDb ?? Infinity) < (b.marginDb ?? Infinity)
+  return marginInStrip(a) < marginInStrip(b)
+}
+
+function marginInStrip({ margin, perStripDb }: Verdict): number {
+  return margin === null ? Infinity : margin / perStripDb
 }

@@ -3,13 +3,24 @@ import type { Band, PowerClaim, RadioSet } from '../review'
 const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
-function band(
-  id: string,
-  name: string,
-  channels: [string, number][],
-  harmonicsOn: number,
-  claims: Record<string, PowerClaim>,
-): Band {
+/** Chains chosen for carrier power and for harmonics. */
+function through(powerChain: string, harmonicsChain: string): RadioSet['chains'] {
+  return {
+    'carrier-power': { instrument: powerChain },
+    harmonics: { instrument: harmonicsChain },
+  }
+}
+
+interface DemoBand {
+  id: string
+  name: string
+  channels: [name: string, mhz: number][]
+  /** Index of the channel harmonics are measured on. */
+  harmonicsOn: number
+  claims: Record<string, PowerClaim>
+}
+
+function band({ id, name, channels, harmonicsOn, claims }: DemoBand): Band {
   return {
     id,
     name,
@@ -29,50 +40,48 @@ function band(
 }
 
 const twoMetres = (claims: Record<string, PowerClaim>) =>
-  band(
-    '2m',
-    '2 m',
-    [
+  band({
+    id: '2m',
+    name: '2 m',
+    channels: [
       ['Fell', 144.39],
       ['Valley', 146.52],
       ['Beck', 147.54],
     ],
-    1,
+    harmonicsOn: 1,
     claims,
-  )
+  })
 const seventy = (claims: Record<string, PowerClaim>) =>
-  band(
-    '70cm',
-    '70 cm',
-    [
+  band({
+    id: '70cm',
+    name: '70 cm',
+    channels: [
       ['Scar', 432.1],
       ['Tarn', 446],
       ['Gill', 449.5],
     ],
-    1,
+    harmonicsOn: 1,
     claims,
-  )
+  })
 
 const levels = [
   { id: 'high', name: 'High' },
   { id: 'low', name: 'Low' },
 ]
-const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = {
+const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
   kind: 'handheld',
   role: 'under-test',
   levels,
   keyDownLimitS: 60,
-  stressConsent: null,
 }
-const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'stressConsent'> = {
+const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
   kind: 'mobile',
   role: 'under-test',
   levels,
   keyDownLimitS: 120,
-  stressConsent: null,
 }
 
-const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chainByStation' | 'supplyNow'> = {
+const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chains' | 'supplyNow'> = {
   ...handheld,
   make: 'Osmere',
   model: 'Trek 2',
@@ -92,7 +101,7 @@ export const demoSets: readonly RadioSet[] = [
     sample: 'A',
     serial: 'OT2-00417',
     supplyNow: 'battery full',
-    chainByStation: { 'carrier-power': 'power', harmonics: 'club50' },
+    chains: through('power', 'club50'),
   },
   {
     ...trek,
@@ -100,7 +109,7 @@ export const demoSets: readonly RadioSet[] = [
     sample: 'B',
     serial: 'OT2-00418',
     supplyNow: 'battery 91 %',
-    chainByStation: { 'carrier-power': 'power', harmonics: 'pocket50' },
+    chains: through('power', 'pocket50'),
   },
   {
     ...handheld,
@@ -116,7 +125,7 @@ export const demoSets: readonly RadioSet[] = [
     battery: { voltageV: 3.7, capacityAh: 2.6, energyWh: 10.2 },
     supplyNow: 'battery full',
     bands: [twoMetres({ high: watts(3), low: notSaid }), seventy({ high: watts(3), low: notSaid })],
-    chainByStation: { 'carrier-power': 'power', harmonics: 'pocket50' },
+    chains: through('power', 'pocket50'),
   },
   {
     ...mobile,
@@ -134,28 +143,34 @@ export const demoSets: readonly RadioSet[] = [
     levels: [{ id: 'high', name: 'High' }],
     bands: [
       {
-        ...band(
-          '27mhz',
-          '27 MHz',
-          [
+        ...band({
+          id: '27mhz',
+          name: '27 MHz',
+          channels: [
             ['Channel 1', 26.965],
             ['Channel 19', 27.185],
             ['Channel 40', 27.405],
           ],
-          1,
-          { high: watts(4) },
-        ),
+          harmonicsOn: 1,
+          claims: { high: watts(4) },
+        }),
         channelSpacingHz: 10e3,
         rulebookIds: ['us-cb', 'eu-cb'],
       },
       {
-        ...band('27ssb', '27 MHz SSB', [['Channel 38', 27.385]], 0, { high: watts(12) }),
+        ...band({
+          id: '27ssb',
+          name: '27 MHz SSB',
+          channels: [['Channel 38', 27.385]],
+          harmonicsOn: 0,
+          claims: { high: watts(12) },
+        }),
         mode: 'SSB',
         channelSpacingHz: 10e3,
         rulebookIds: ['us-cb', 'eu-cb'],
       },
     ],
-    chainByStation: { 'carrier-power': 'power', harmonics: 'mobile60' },
+    chains: through('power', 'mobile60'),
   },
   {
     ...mobile,
@@ -171,7 +186,7 @@ export const demoSets: readonly RadioSet[] = [
     battery: { voltageV: null, capacityAh: null, energyWh: null },
     supplyNow: '13.8 V supply',
     bands: [{ ...twoMetres({ high: watts(25), low: watts(5) }), alsoSpacingsHz: [25e3] }],
-    chainByStation: { 'carrier-power': 'power', harmonics: 'mobile60' },
+    chains: through('power', 'mobile60'),
   },
   {
     ...handheld,
@@ -188,6 +203,6 @@ export const demoSets: readonly RadioSet[] = [
     battery: { voltageV: 7.2, capacityAh: 2.2, energyWh: 15.8 },
     supplyNow: 'battery full',
     bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: watts(1) })],
-    chainByStation: { 'carrier-power': 'power', harmonics: 'club50' },
+    chains: through('power', 'club50'),
   },
 ]

@@ -1,11 +1,7 @@
+import type { Context } from '../context'
+import type { StationAnswer } from '../judging'
 import type { RadioSet } from '../review'
-import {
-  type StationAnswer,
-  type StationContext,
-  stationById,
-  type StationQuestion,
-  wantedStations,
-} from '../station'
+import { stationById, type StationQuestion, wantedStations } from '../station'
 
 /** One row of the matrix: a question and each set's answer. */
 export interface FindingsRow {
@@ -20,7 +16,7 @@ export interface Findings {
 }
 
 /** Works out the findings of a review, in the order of work; controls stand last. */
-export function findings(context: StationContext): Findings {
+export function findings(context: Context): Findings {
   const sets = [...context.review.sets].sort(
     (a, b) => Number(a.role === 'control') - Number(b.role === 'control'),
   )

@@ -1,4 +1,4 @@
 export { findings, type Findings, type FindingsRow } from './findings'
-export { remarks, type Remark } from './remarks'
+export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
 export { sampleShares } from './sampleShares'

@@ -1,7 +1,9 @@
+import type { Context } from '../context'
 import { enScore, type EnScore } from '../decision'
 import { printDb, printDbm } from '../quantity'
 import type { OtherFigure, RadioSet } from '../review'
-import { type SlotResult, stationById, type StationContext, type Step } from '../station'
+import { stationById } from '../station'
+import { type SlotResult, slotOf, socketDbm, type Step } from '../step'
 
 /** Another tester's figure beside ours. */
 export interface Comparison {
@@ -18,38 +20,34 @@ export interface Comparison {
  * Every figure of other testers, compared with the reading that stands. Figures whose set or step is gone are
  * left out.
  */
-export function comparisons(context: StationContext): Comparison[] {
+export function comparisons(context: Context): Comparison[] {
   return context.review.otherFigures.flatMap(figure => {
     const set = context.review.sets.find(({ id }) => id === figure.setId)
-    const station = set && stationById(figure.stationId)
-    const step = station?.plan(set!, context).find(({ id }) => id === figure.stepId)
-    const slot = step && station!.evaluate(step, context).slots.find(({ slot: { id } }) => id === figure.slot)
-    return set && step && slot ? [compare(figure, set, step, slot)] : []
+    if (!set) return []
+    const station = stationById(figure.stationId)
+    const step = station.plan(set, context).find(({ id }) => id === figure.stepId)
+    const slot = step && slotOf(station.evaluate(step, context), figure.slot)
+    return step && slot ? [compare({ figure, set, step, slot })] : []
   })
 }
 
-function compare(figure: OtherFigure, set: RadioSet, step: Step, slot: SlotResult): Comparison {
-  const { corrected } = slot
-  if (!corrected || corrected.isUpperBound)
-    return {
-      figure,
-      set,
-      step,
-      slot,
-      score: null,
-      words: corrected ? 'Ours is only an upper bound.' : 'Not measured here yet.',
-    }
+function compare(of: Pick<Comparison, 'figure' | 'set' | 'step' | 'slot'>): Comparison {
+  const { figure, slot } = of
+  const oursDbm = socketDbm(slot)
+  const { found } = slot
+  if (oursDbm === null || !found) return { ...of, score: null, words: 'Not measured here yet.' }
+  if (found.isUpperBound) return { ...of, score: null, words: 'Ours is only an upper bound.' }
   const score = enScore(
-    { value: corrected.levelDbm, expanded: corrected.budget.rangeDb },
+    { value: oursDbm, expanded: found.budget.range },
     { value: figure.levelDbm, expanded: figure.expandedDb },
   )
-  const apart = printDb(Math.abs(corrected.levelDbm - figure.levelDbm))
+  const apart = printDb(Math.abs(oursDbm - figure.levelDbm))
   return {
-    figure,
-    set,
-    step,
-    slot,
+    ...of,
     score,
-    words: `${printDbm(corrected.levelDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? 'they agree within what both say of their ranges' : 'they disagree; one of the two benches, or the radio, is not what it was'}.`,
+    words: `${printDbm(oursDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? AGREE : DISAGREE}.`,
   }
 }
+
+const AGREE = 'they agree within what both say of their ranges'
+const DISAGREE = 'they disagree; one of the two benches, or the radio, is not what it was'

@@ -1,8 +1,8 @@
 import { clopperPearson } from '../decision'
 import { printNumber, UNIT_SPACE } from '../quantity'
 import type { RadioSet } from '../review'
+import type { Remark } from '../station'
 import type { Findings } from './findings'
-import type { Remark } from './remarks'
 
 /**
  * What the samples of one model say of the model: k inside of n, with the Clopper–Pearson range for the share

@@ -1,6 +1,6 @@
 import { type HeatConditions, levelStairsFromWatts, partHeat, type Stair } from '../chain'
+import type { Context } from '../context'
 import type { KeyDown, RadioSet } from '../review'
-import type { StationContext } from '../station'
 import { REST_PER_KEYED } from './keyDown'
 
 /** How warm a part or a radio is from what was keyed lately. */
@@ -26,7 +26,7 @@ export interface Heat {
  */
 export function heatNow(
   of: { set: RadioSet; chainId: string | null; frequencyHz: number; powerW: number; now: number },
-  context: StationContext,
+  context: Context,
 ): Heat[] {
   const { set, chainId, frequencyHz, powerW, now } = of
   const downs = context.review.keyDowns

@@ -1,4 +1,4 @@
-export { isForTheRecord, stepDemands, type StepDemand } from './stepDemands'
+export { isForTheRecord } from './forTheRecord'
 export { planRun, proposedOrder, runKey, type Run } from './planRun'
 export { knobTurns, runCosts, type RunCosts } from './runCosts'
 export { expectedTimes, learnedTimes, type LearnedTime } from './learnedTimes'

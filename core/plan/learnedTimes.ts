@@ -1,5 +1,5 @@
 import type { Review } from '../review'
-import type { Step } from '../station'
+import type { Step } from '../step'
 
 /** What steps of a station really took, s. */
 export interface LearnedTime {
@@ -20,10 +20,8 @@ const TRUST_PLAN = 2
  * before to the last of this one, where
  * no long pause lies between; and from the key-downs that were logged.
  */
-export function learnedTimes(
-  review: Pick<Review, 'readings' | 'figures' | 'keyDowns'>,
-): Map<string, LearnedTime> {
-  const taken = [...review.readings, ...review.figures]
+export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map<string, LearnedTime> {
+  const taken = review.readings
     .filter(({ source }) => source.kind !== 'demo')
     .sort((a, b) => a.at.localeCompare(b.at))
   const spent = new Map<string, number[]>()
@@ -69,7 +67,7 @@ export function learnedTimes(
 
 /** The planned figures of a step, moved towards what its station really took. */
 export function expectedTimes(
-  step: Pick<Step, 'stationId' | 'durationS' | 'keyDownS'>,
+  step: Pick<Step, 'stationId' | 'durationS' | 'keyed'>,
   learned: ReadonlyMap<string, LearnedTime>,
 ): { benchS: number; keyDownS: number } {
   const own = learned.get(step.stationId)
@@ -77,7 +75,10 @@ export function expectedTimes(
     seen === null || seen === undefined
       ? planned
       : (TRUST_PLAN * planned + own!.steps * seen) / (TRUST_PLAN + own!.steps)
-  return { benchS: blend(step.durationS, own?.benchS), keyDownS: blend(step.keyDownS, own?.keyDownS) }
+  return {
+    benchS: blend(step.durationS, own?.benchS),
+    keyDownS: blend(step.keyed?.seconds ?? 0, own?.keyDownS),
+  }
 }
 
 function median(values: number[]): number | null {

@@ -1,5 +1,7 @@
 import { stepKey, type RadioSet } from '../review'
-import { type StationContext, type Step, stationById, wantedStations } from '../station'
+import type { Context } from '../context'
+import { stationById, wantedStations } from '../station'
+import { chainsKey, type Step } from '../step'
 import { knobTurns, runCosts, type RunCosts } from './runCosts'
 
 /** The run of a review: every step of every radio, in the order to go through them. */
@@ -26,7 +28,7 @@ export function runKey(step: Step): string {
  * place.
  * @see handbook, section 9.
  */
-export function planRun(context: StationContext, sets: readonly RadioSet[] = context.review.sets): Run {
+export function planRun(context: Context, sets: readonly RadioSet[] = context.review.sets): Run {
   const listed = sets.flatMap(set => wantedStations(context).flatMap(station => station.plan(set, context)))
   const proposed = proposedOrder(listed)
   const own = context.review.runOrder
@@ -49,9 +51,9 @@ export function proposedOrder(steps: readonly Step[]): Step[] {
   // Stations that follow one another through the same chain share one block, so the chain stays standing and
   // each radio is put on it once.
   for (const station of byStation) {
-    for (const chain of grouped(station, step => step.chainId ?? '')) {
+    for (const chain of grouped(station, chainsKey)) {
       const last = blocks.at(-1)
-      if (last && last[0]!.chainId === chain[0]!.chainId) last.push(...chain)
+      if (last && chainsKey(last[0]!) === chainsKey(chain[0]!)) last.push(...chain)
       else blocks.push(chain)
     }
   }

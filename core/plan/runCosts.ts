@@ -1,4 +1,4 @@
-import type { Step } from '../station'
+import { chainsKey, type Step } from '../step'
 
 /** What going through steps in an order costs in handling. */
 export interface RunCosts {
@@ -16,7 +16,7 @@ export function runCosts(steps: readonly Step[]): RunCosts {
   const atSet = new Map<string, Step>()
   let before: Step | null = null
   for (const step of steps) {
-    if (before === null || before.chainId !== step.chainId) costs.recablings += 1
+    if (before === null || chainsKey(before) !== chainsKey(step)) costs.recablings += 1
     if (before === null || before.set.id !== step.set.id) costs.radioChanges += 1
     costs.knobTurns += knobTurns(atSet.get(step.set.id) ?? null, step)
     atSet.set(step.set.id, step)
@@ -28,9 +28,13 @@ export function runCosts(steps: readonly Step[]): RunCosts {
 /** Knobs to turn from how a radio stands to how a step wants it: a band change brings its channel with it. */
 export function knobTurns(from: Step | null, to: Step): number {
   if (from === null) return 2
-  return (
-    (from.band.id !== to.band.id ? 2 : from.channel.id !== to.channel.id ? 1 : 0) +
-    (from.level.id !== to.level.id ? 1 : 0) +
-    (to.spacingHz !== undefined && to.spacingHz !== from.spacingHz ? 1 : 0)
-  )
+  const { setting } = to
+  const levelTurned = from.setting.level.id !== setting.level.id
+  const spacingTurned = setting.spacingHz !== null && setting.spacingHz !== from.setting.spacingHz
+  return placeTurns(from, to) + Number(levelTurned) + Number(spacingTurned)
+}
+
+function placeTurns(from: Step, to: Step): number {
+  if (from.band.id !== to.band.id) return 2
+  return from.channel.id !== to.channel.id ? 1 : 0
 }

@@ -1,4 +1,6 @@
-import { stationById, type StationContext, type Step } from '../station'
+import type { Context } from '../context'
+import { stationById } from '../station'
+import type { Step } from '../step'
 import { expectedTimes, learnedTimes } from './learnedTimes'
 
 /** Bench time and key-down time still ahead, s. */
@@ -14,8 +16,8 @@ export interface TimeLeft {
  * Adds up the steps whose readings within reach are not all in, and that were not left out; times move
  * towards what was really taken.
  */
-export function timeLeft(steps: readonly Step[], context: StationContext): TimeLeft {
-  const learned = context.once('learned-times', () => learnedTimes(context.review))
+export function timeLeft(steps: readonly Step[], context: Context): TimeLeft {
+  const learned = context.derive(context.review.readings, 'learned-times', () => learnedTimes(context.review))
   const left: TimeLeft = { benchS: 0, keyDownS: 0, openSteps: 0, learned: learned.size > 0 }
   for (const step of steps) {
     if (isDone(step, context)) continue
@@ -28,7 +30,7 @@ export function timeLeft(steps: readonly Step[], context: StationContext): TimeL
 }
 
 /** True when every reading within reach of the step is in, or it was left out on purpose. */
-export function isDone(step: Step, context: StationContext): boolean {
+export function isDone(step: Step, context: Context): boolean {
   if (context.skipReason(step) !== null) return true
   const { progress } = stationById(step.stationId).evaluate(step, context)
   return progress.read >= progress.possible

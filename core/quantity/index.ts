@@ -17,6 +17,14 @@ export {
   vswrFromReturnLossDb,
 } from './reflection'
 export { LEVEL_UNITS, levelIn, type LevelUnit } from './levelUnits'
+export {
+  differenceUnit,
+  FIGURE_UNITS,
+  SCALAR_UNITS,
+  type DifferenceUnit,
+  type FigureUnit,
+  type ScalarUnit,
+} from './units'
 export { parseRatio, type RatioRead, type RatioUnit } from './parseRatio'
 export { parseReflection, type ReflectionRead, type ReflectionUnit } from './parseReflection'
 export {
@@ -46,6 +54,7 @@ export {
   printPlusMinus,
   printRange,
   printWatts,
+  printHalfWidth,
   printClaimW,
   printDbmAsWatts,
   printDuration,

@@ -1,6 +1,7 @@
 import { MINUS, printHz, printNumber, printSigned, UNIT_SPACE } from './print'
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
+import type { FigureUnit } from './units'
 
 /** A figure as typed, in its unit. */
 export interface FigureRead {
@@ -12,7 +13,7 @@ export interface FigureRead {
 }
 
 export interface ParseFigureOptions {
-  unit: 'Hz' | 'W' | 'V' | 'A' | '°C' | 'dB' | 'dBm' | 'm' | 'mark'
+  unit: FigureUnit
   /** What a bare number stands for, of the unit: 1000 where kHz are usual. */
   bareScale?: number
   /** Frequency a signed figure is counted from, Hz: `+120 Hz` or `−0.8 ppm` beside the whole frequency. */
@@ -21,7 +22,7 @@ export interface ParseFigureOptions {
   max?: number
 }
 
-const SCALES: Record<string, Record<string, number>> = {
+const SCALES: Record<FigureUnit, Record<string, number>> = {
   Hz: { hz: 1, k: 1e3, khz: 1e3, m: 1e6, mhz: 1e6, ghz: 1e9 },
   V: { v: 1, mv: 1e-3 },
   A: { a: 1, ma: 1e-3 },
@@ -30,6 +31,7 @@ const SCALES: Record<string, Record<string, number>> = {
   dB: { db: 1, dbc: 1 },
   dBm: { dbm: 1 },
   m: { m: 1, cm: 0.01 },
+  s: { s: 1, ms: 1e-3, min: 60 },
   mark: {},
 }
 
@@ -73,11 +75,11 @@ function scaleOf(
   const { options, counted } = of
   if (unitText === 'ppm' && options.aroundHz !== undefined) return options.aroundHz * 1e-6
   if (unitText === '') return counted ? 1 : (options.bareScale ?? 1)
-  return SCALES[options.unit]![unitText]
+  return SCALES[options.unit][unitText]
 }
 
 /** A figure with its unit, as it is shown before it is kept. */
-export function printFigure(value: number, unit: ParseFigureOptions['unit']): string {
+export function printFigure(value: number, unit: FigureUnit): string {
   if (unit === 'mark') return value ? 'done' : 'not done'
   if (unit === 'Hz')
     return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)

@@ -51,12 +51,11 @@ export function printPlusMinus(halfWidth: number, unit = 'dB'): string {
  * A 95 % range whose two ends differ: `±1.7 dB` where they do not, else `+1.5 / −2.4 dB`; an open end is
  * said.
  */
-export function printRange(range: { lowDb: number; highDb: number }, unit = 'dB'): string {
-  const { lowDb, highDb } = range
+export function printRange({ low, high }: { low: number; high: number }, unit = 'dB'): string {
   const tail = unit ? UNIT_SPACE + unit : ''
-  if (!Number.isFinite(lowDb)) return `at most +${twoDigits(highDb)}${tail}`
-  if (Math.abs(highDb + lowDb) <= 0.08 * (highDb - lowDb)) return printPlusMinus((highDb - lowDb) / 2, unit)
-  return `+${twoDigits(highDb)} / ${MINUS}${twoDigits(-lowDb)}${tail}`
+  if (!Number.isFinite(low)) return `at most +${twoDigits(high)}${tail}`
+  if (Math.abs(high + low) <= 0.08 * (high - low)) return printPlusMinus((high - low) / 2, unit)
+  return `+${twoDigits(high)} / ${MINUS}${twoDigits(-low)}${tail}`
 }
 
 function twoDigits(size: number): string {
@@ -138,8 +137,14 @@ export function printHz(valueHz: number | null | undefined, significant = 3): st
   return `${printNumber(valueHz / scale, decimals)}${UNIT_SPACE}${unit}`
 }
 
-/** A margin in a unit of its own. */
+/** A margin in its unit: dB without their unit, anything else with it. */
 export function printMarginIn(margin: number, unit: string): string {
+  if (unit === 'dB') return printMargin(margin)
   const size = Math.abs(margin)
   return unit === 'Hz' ? printHz(size, 2) : `${printNumber(size, size < 10 ? 2 : 1)}${UNIT_SPACE}${unit}`
+}
+
+/** The half-width of a range in its unit, two significant digits: `±310 Hz`, `±0.12 dB`, `±0.050 V`. */
+export function printHalfWidth(halfWidth: number, unit: string): string {
+  return unit === 'Hz' ? `±${printHz(halfWidth, 2)}` : printPlusMinus(halfWidth, unit)
 }

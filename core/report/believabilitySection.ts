@@ -2,11 +2,12 @@ import { calibrationLoss, judgePadTest } from '../chain'
 import { comparisons } from '../findings'
 import { printDb, printFrequencyShort, printMhz, printPlusMinus } from '../quantity'
 import { setName } from '../review'
-import { evaluateControlCheck, type StationContext } from '../station'
-import type { ReportBlock, ReportSection } from './model'
+import type { Context } from '../context'
+import { evaluateControlCheck } from '../judging'
+import type { ReportBlock, ReportSection } from '../document'
 
 /** Why the bench may be believed: calibrations, pad tests, the control radio, and other testers' figures. */
-export function believabilitySection(context: StationContext): ReportSection {
+export function believabilitySection(context: Context): ReportSection {
   const { calibrations, calibrationSwaps, padTests, controlChecks, settings } = context.review
   const chainName = (id: string) =>
     context.review.chains.find(chain => chain.id === id)?.name ?? 'a chain that is gone'
@@ -49,7 +50,7 @@ export function believabilitySection(context: StationContext): ReportSection {
       'Other testers:',
       comparisons(context).map(
         ({ figure, set, step, slot, words }) =>
-          `${figure.who || 'another tester'}, ${setName(set)}, ${slot.slot.label} of ${printMhz(step.channel.frequencyHz)}, ${step.level.name}: ${words}`,
+          `${figure.who || 'another tester'}, ${setName(set)}, ${slot.slot.label} of ${printMhz(step.channel.frequencyHz)}, ${step.setting.level.name}: ${words}`,
       ),
     ),
   ]

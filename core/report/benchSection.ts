@@ -15,11 +15,11 @@ import {
   printPlusMinus,
   printSigned,
 } from '../quantity'
-import type { StationContext } from '../station'
-import type { ReportBlock, ReportSection } from './model'
+import type { Context } from '../context'
+import type { ReportBlock, ReportSection } from '../document'
 
 /** Instruments and chains, part by part, with what was assumed. */
-export function benchSection(context: StationContext): ReportSection {
+export function benchSection(context: Context): ReportSection {
   const { instruments, chains } = context.review
   const blocks: ReportBlock[] = [
     {

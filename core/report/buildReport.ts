@@ -1,11 +1,14 @@
-import { findings, remarks } from '../findings'
+import type { Context } from '../context'
+import type { ReportBlock, ReportDocument, ReportSection } from '../document'
+import { findings, type FindingsRow, remarks } from '../findings'
 import { printPlusMinus } from '../quantity'
 import { type RadioSet, setName } from '../review'
-import { stations, type StationContext } from '../station'
+import { stations } from '../station'
+import { isRead, type StepResult } from '../step'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
 import { cautionsSection } from './cautionsSection'
-import type { ReportBlock, ReportDocument, ReportSection } from './model'
+
 import { ruleSection } from './ruleSection'
 import { setSection } from './setSection'
 
@@ -20,7 +23,7 @@ export interface ReportStamp {
  * The whole report of a review as a document: findings, each set with every reading, its range and
  * verdict, what was not covered, bench and chains, rule, cautions, dates and versions.
  */
-export function buildReport(context: StationContext, stamp: ReportStamp): ReportDocument {
+export function buildReport(context: Context, stamp: ReportStamp): ReportDocument {
   const { review } = context
   return {
     title: review.title,
@@ -38,74 +41,74 @@ export function buildReport(context: StationContext, stamp: ReportStamp): Report
   }
 }
 
-function summarySection(context: StationContext): ReportSection {
+function summarySection(context: Context): ReportSection {
   const found = findings(context)
-  const blocks: ReportBlock[] = []
-  if (context.review.purpose) blocks.push({ kind: 'paragraph', text: context.review.purpose })
-  blocks.push({
+  const { purpose } = context.review
+  return {
+    id: 'findings',
+    title: 'What we can say',
+    blocks: [
+      ...(purpose ? [{ kind: 'paragraph' as const, text: purpose }] : []),
+      factsOf(context),
+      ...found.sets.map(set => findingsTable(set, found.rows)),
+      ...remarks(found, context).map(({ title, text }): ReportBlock => ({
+        kind: 'paragraph',
+        text: `${title}. ${text}`,
+      })),
+    ],
+  }
+}
+
+function factsOf(context: Context): ReportBlock {
+  const { readings, sets } = context.review
+  const levels = readings.filter(({ seen }) => seen.as === 'level').length
+  const days = readings.map(({ at }) => at.slice(0, 10)).sort()
+  return {
     kind: 'facts',
     rows: [
-      ['Radios', context.review.sets.map(setName).join('; ') || 'none yet'],
+      ['Radios', sets.map(setName).join('; ') || 'none yet'],
       [
         'Readings',
-        `${context.review.readings.length} levels and ${context.review.figures.length} other figures, first ${dayOf(context, 0)}, last ${dayOf(context, -1)}`,
+        `${levels} levels and ${readings.length - levels} other figures, first ${days[0] ?? '–'}, last ${days.at(-1) ?? '–'}`,
       ],
     ],
-  })
-  for (const set of found.sets) {
-    const rows = found.rows
-      .map(row => ({ row, answer: row.answers.find(({ set: other }) => other.id === set.id)!.answer }))
-      .filter(({ answer }) => !['Not on this set', 'No such level'].includes(answer.words))
-    blocks.push({
-      kind: 'table',
-      caption: roleName(set),
-      head: [{ text: 'Question' }, { text: 'Margin' }, { text: 'Finding' }, { text: 'Where' }],
-      widths: [24, 20, 24, 32],
-      rows: rows.map(({ row, answer }) => [
-        { kind: 'text', text: `${row.question.question}${row.question.yardstick ? ' (yardstick)' : ''}` },
-        answer.verdict.state === 'observation'
-          ? { kind: 'text', text: '' }
-          : { kind: 'strip', verdict: answer.verdict },
-        { kind: 'verdict', verdict: answer.verdict, words: answer.words },
-        {
-          kind: 'text',
-          text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)]
-            .filter(Boolean)
-            .join('; '),
-        },
-      ]),
-    })
   }
-  blocks.push(
-    ...remarks(found, context).map((remark): ReportBlock => ({
-      kind: 'paragraph',
-      text: `${remark.title}. ${remark.text}`,
-    })),
-  )
-  return { id: 'findings', title: 'What we can say', blocks }
+}
+
+function findingsTable(set: RadioSet, rows: readonly FindingsRow[]): ReportBlock {
+  const answered = rows
+    .map(({ question, answers }) => ({
+      question,
+      answer: answers.find(({ set: other }) => other.id === set.id)!.answer,
+    }))
+    .filter(({ answer }) => answer.gap !== 'not-on-set')
+  return {
+    kind: 'table',
+    caption: roleName(set),
+    head: [{ text: 'Question' }, { text: 'Margin' }, { text: 'Finding' }, { text: 'Where' }],
+    widths: [24, 20, 24, 32],
+    rows: answered.map(({ question, answer }) => [
+      { kind: 'text', text: `${question.question}${question.yardstick ? ' (yardstick)' : ''}` },
+      answer.verdict.state === 'observation'
+        ? { kind: 'text', text: '' }
+        : { kind: 'strip', verdict: answer.verdict },
+      { kind: 'verdict', verdict: answer.verdict, words: answer.words },
+      {
+        kind: 'text',
+        text: [answer.detail, ...answer.each.map(({ title, words }) => `${title}: ${words}`)]
+          .filter(Boolean)
+          .join('; '),
+      },
+    ]),
+  }
 }
 
 function roleName(set: RadioSet): string {
   return set.role === 'control' ? `${setName(set)} (control)` : setName(set)
 }
 
-function dayOf(context: StationContext, index: number): string {
-  return context.review.readings.at(index)?.at.slice(0, 10) ?? '–'
-}
-
-function versionsSection(context: StationContext, stamp: ReportStamp): ReportSection {
-  const widest = Math.max(
-    0,
-    ...context.review.sets.flatMap(set =>
-      stations.flatMap(station =>
-        station
-          .plan(set, context)
-          .flatMap(step =>
-            station.evaluate(step, context).slots.map(slot => slot.corrected?.budget.rangeDb ?? 0),
-          ),
-      ),
-    ),
-  )
+function versionsSection(context: Context, stamp: ReportStamp): ReportSection {
+  const widest = Math.max(0, ...everyResult(context).flatMap(rangesDb))
   return {
     id: 'versions',
     title: 'How this was made',
@@ -129,4 +132,15 @@ function versionsSection(context: StationContext, stamp: ReportStamp): ReportSec
       },
     ],
   }
+}
+
+/** What every step of every station came to. */
+function everyResult(context: Context): StepResult[] {
+  return context.review.sets.flatMap(set =>
+    stations.flatMap(station => station.plan(set, context).map(step => station.evaluate(step, context))),
+  )
+}
+
+function rangesDb({ slots }: StepResult): number[] {
+  return slots.filter(isRead).flatMap(({ found }) => (found?.path ? [found.budget.range] : []))
 }

@@ -1,4 +1,4 @@
-import type { ReportSection } from './model'
+import type { ReportSection } from '../document'
 
 /** Cautions a reader must have before repeating any of this (handbook, section 8). */
 export function cautionsSection(): ReportSection {

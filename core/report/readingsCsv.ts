@@ -1,6 +1,9 @@
+import type { Context } from '../context'
+import type { Verdict } from '../decision'
 import { type CsvCell, writeCsv } from '../format'
-import { setName } from '../review'
-import { stations, type StationContext } from '../station'
+import { type Reading, setName } from '../review'
+import { stations } from '../station'
+import { isRead, type Judgement, type SlotResult, type Step } from '../step'
 
 const HEAD = [
   'set',
@@ -11,13 +14,17 @@ const HEAD = [
   'slot',
   'slotFrequencyMHz',
   'asTyped',
-  'readingDbm',
-  'figure',
-  'figureUnit',
-  'atRadioDbm',
-  'rangeDb',
-  'limitDbm',
-  'marginDb',
+  'reading',
+  'readingUnit',
+  'result',
+  'resultUnit',
+  'range',
+  'rangeUnit',
+  'judgedBy',
+  'limit',
+  'limitUnit',
+  'margin',
+  'marginUnit',
   'probabilityComplies',
   'verdict',
   'words',
@@ -30,47 +37,107 @@ const HEAD = [
   'source',
 ] as const
 
-/** Every standing reading with what was computed from it, as CSV. */
-export function readingsCsv(context: StationContext): string {
-  const rows: CsvCell[][] = [[...HEAD]]
-  for (const set of context.review.sets)
-    for (const station of stations)
-      for (const step of station.plan(set, context))
-        for (const { slot, reading, corrected, figure, limit, verdict, words } of station.evaluate(
-          step,
-          context,
-        ).slots) {
-          const taken = reading ?? figure?.reading
-          if (!taken) continue
-          rows.push([
-            setName(set),
-            station.title,
-            step.band.name,
-            step.channel.frequencyHz / 1e6,
-            step.level.name,
-            slot.label,
-            slot.frequencyHz / 1e6,
-            taken.text,
-            rounded(reading?.levelDbm),
-            rounded(figure?.value),
-            figure?.unit ?? '',
-            rounded(corrected?.levelDbm),
-            rounded(corrected?.budget.rangeDb),
-            limit?.kind === 'limit' ? rounded(limit.limitDbm) : null,
-            rounded(verdict.marginDb),
-            rounded(verdict.probabilityComplies),
-            verdict.state,
-            words,
-            limit?.clause ?? '',
-            taken.supply,
-            taken.ambientC,
-            taken.who,
-            taken.at,
-            context.chain(taken.chainId)?.name ?? '',
-            'fileName' in taken.source ? taken.source.fileName : taken.source.kind,
-          ])
-        }
-  return writeCsv(rows)
+/**
+ * Every standing reading with what was computed from it, as CSV. One row, one judgement: a reading judged by
+ * a claim and two rulebooks has three rows, each with its own limit, margin and verdict.
+ */
+export function readingsCsv(context: Context): string {
+  const rows = context.review.sets.flatMap(set =>
+    stations.flatMap(station =>
+      station.plan(set, context).flatMap(step =>
+        station
+          .evaluate(step, context)
+          .slots.filter(isRead)
+          .flatMap(result => {
+            const { reading } = result
+            const place = [setName(set), station.title, ...placeOf(step, result)]
+            const tail = reading ? conditionsOf(reading, context) : []
+            return judgementsOf(result).map(judged => [
+              ...place,
+              ...(reading ? seenOf(reading, result) : []),
+              ...judgedCells(judged),
+              ...tail,
+            ])
+          }),
+      ),
+    ),
+  )
+  return writeCsv([[...HEAD], ...rows])
+}
+
+function placeOf({ band, channel, setting }: Step, { slot }: SlotResult): CsvCell[] {
+  return [band.name, channel.frequencyHz / 1e6, setting.level.name, slot.label, slot.frequencyHz / 1e6]
+}
+
+function seenOf({ text, seen }: Reading, { found }: SlotResult): CsvCell[] {
+  return [
+    text,
+    rounded(seen.as === 'level' ? seen.levelDbm : seen.value),
+    seen.as === 'level' ? 'dBm' : seen.unit,
+    rounded(found?.value),
+    found?.unit ?? '',
+    rounded(found?.budget.range),
+    found?.budget.unit ?? '',
+  ]
+}
+
+/** One judgement of a reading: by whom, against what, and what came of it. */
+interface Judged {
+  by: string
+  limit: number | null
+  limitUnit: string
+  verdict: Verdict
+  words: string
+  clause: string
+}
+
+function judgementsOf(result: SlotResult): Judged[] {
+  const { claim, each, yardstick, verdict, words } = result
+  const judged = [
+    ...(claim
+      ? [
+          {
+            by: 'claim',
+            limit: claim.limitDbm,
+            limitUnit: 'dBm',
+            verdict: claim.verdict,
+            words: claim.words,
+            clause: '',
+          },
+        ]
+      : []),
+    ...each.map(byRulebook),
+    ...(yardstick ? [byRulebook(yardstick)] : []),
+  ]
+  return judged.length > 0 ? judged : [{ by: '', limit: null, limitUnit: '', verdict, words, clause: '' }]
+}
+
+function byRulebook({ limit, verdict, words }: Judgement): Judged {
+  const figure = { limit: null, limitUnit: '' }
+  if (limit.kind === 'limit') Object.assign(figure, { limit: limit.limitDbm, limitUnit: 'dBm' })
+  if (limit.kind === 'scalar')
+    Object.assign(figure, { limit: limit.limit.value, limitUnit: limit.limit.unit })
+  return { by: limit.rulebook.title, ...figure, verdict, words, clause: limit.clause }
+}
+
+function judgedCells({ by, limit, limitUnit, verdict, words, clause }: Judged): CsvCell[] {
+  return [
+    by,
+    rounded(limit),
+    limitUnit,
+    rounded(verdict.margin),
+    verdict.margin === null ? '' : verdict.unit,
+    rounded(verdict.probabilityComplies),
+    verdict.state,
+    words,
+    clause,
+  ]
+}
+
+function conditionsOf(reading: Reading, context: Context): CsvCell[] {
+  const { supply, ambientC, who, at, source, through } = reading
+  const chains = Object.values(through).map(({ chainId }) => context.chain(chainId)?.name ?? chainId)
+  return [supply, ambientC, who, at, chains.join(', '), 'fileName' in source ? source.fileName : source.kind]
 }
 
 function rounded(value: number | null | undefined): number | null {

@@ -1,11 +1,11 @@
 import { decisionRuleWords } from '../decision'
 import { printDb } from '../quantity'
 import type { Rulebook } from '../rules'
-import type { StationContext } from '../station'
-import type { ReportSection } from './model'
+import type { Context } from '../context'
+import type { ReportSection } from '../document'
 
 /** The rulebooks, the decision rule and the tolerance on claims, as they were applied. */
-export function ruleSection(context: StationContext): ReportSection {
+export function ruleSection(context: Context): ReportSection {
   const { settings } = context.review
   const books = usedRulebooks(context)
   const rule = decisionRuleWords[settings.decisionRule]
@@ -40,7 +40,7 @@ export function ruleSection(context: StationContext): ReportSection {
 }
 
 /** Every rulebook something in the review is judged by: the review's, and those single bands name. */
-function usedRulebooks(context: StationContext): Rulebook[] {
+function usedRulebooks(context: Context): Rulebook[] {
   return [
     ...new Set([
       ...context.rulebooks,
@@ -52,11 +52,9 @@ function usedRulebooks(context: StationContext): Rulebook[] {
 function rulebookWords(book: Rulebook): string {
   const based =
     book.basedOn === null ? '' : ` Copied from ${book.basedOn} and changed or not by the reviewer.`
-  const standing =
-    book.owner === 'reviewer'
-      ? ` Entered by the reviewer, who answers for it.${based}`
-      : book.clauses.some(clause => clause.recalled)
-        ? ' Limits are recalled from memory; check the current text before you rely on a verdict.'
-        : ''
-  return `${book.title}: ${book.edition}.${standing}`
+  const head = `${book.title}: ${book.edition}.`
+  if (book.owner === 'reviewer') return `${head} Entered by the reviewer, who answers for it.${based}`
+  return book.clauses.some(({ recalled }) => recalled)
+    ? `${head} Limits are recalled from memory; check the current text before you rely on a verdict.`
+    : head
 }

@@ -1,48 +1,72 @@
-import type { FigureReading, Reading, Review, Taken } from './types'
+import type { Reading, Review } from './types'
+
+/** Readings of one step that stand, by slot. */
+export type StepReadings = ReadonlyMap<string, Reading>
 
 /**
  * Readings that stand: the latest of each slot, by step and then by slot. Readings are append-only, so the
  * last wins.
  */
-export type CurrentReadings = ReadonlyMap<string, ReadonlyMap<string, Reading>>
-
-/** Figures that stand, in the same way. */
-export type CurrentFigures = ReadonlyMap<string, ReadonlyMap<string, FigureReading>>
+export type CurrentReadings = ReadonlyMap<string, StepReadings>
 
 /** Key of a step in `CurrentReadings`. */
 export function stepKey(setId: string, stepId: string): string {
   return `${setId}|${stepId}`
 }
 
-/** The readings that stand. O(n). */
-export function currentReadings(review: Pick<Review, 'readings'>): CurrentReadings {
-  return standing(review.readings)
-}
-
-/** The figures that stand. O(n). */
-export function currentFigures(review: Pick<Review, 'figures'>): CurrentFigures {
-  return standing(review.figures)
-}
-
-function standing<T extends Taken>(taken: readonly T[]): Map<string, Map<string, T>> {
-  const current = new Map<string, Map<string, T>>()
-  for (const reading of taken) {
+/**
+ * The readings that stand.
+ * @param before - what stood for an earlier list: where the new one only goes on from it, steps that are the
+ *   same keep the very same map, so that whoever hangs on a step can see that nothing of it changed.
+ * @remarks O(n) of the new readings where the list goes on, else O(n).
+ */
+export function currentReadings(
+  readings: readonly Reading[],
+  before?: { readings: readonly Reading[]; current: CurrentReadings },
+): CurrentReadings {
+  const goesOn = before !== undefined && startsWith(readings, before.readings)
+  const current = new Map(goesOn ? before.current : [])
+  const fresh = new Map<string, Map<string, Reading>>()
+  for (let i = goesOn ? before.readings.length : 0; i < readings.length; i++) {
+    const reading = readings[i]!
     const key = stepKey(reading.setId, reading.stepId)
-    let slots = current.get(key)
-    if (!slots) current.set(key, (slots = new Map()))
+    let slots = fresh.get(key)
+    if (!slots) {
+      fresh.set(key, (slots = new Map(current.get(key))))
+      current.set(key, slots)
+    }
     slots.set(reading.slot, reading)
   }
+  if (before && !goesOn) keepSame(current, before.current)
   return current
+}
+
+function startsWith(readings: readonly Reading[], start: readonly Reading[]): boolean {
+  if (start.length > readings.length) return false
+  for (let i = 0; i < start.length; i++) if (readings[i] !== start[i]) return false
+  return true
+}
+
+/** Steps whose readings are the very same take the map they had. */
+function keepSame(current: Map<string, StepReadings>, before: CurrentReadings): void {
+  for (const [key, slots] of current) {
+    const known = before.get(key)
+    if (known && isSame(slots, known)) current.set(key, known)
+  }
+}
+
+function isSame(a: StepReadings, b: StepReadings): boolean {
+  if (a.size !== b.size) return false
+  for (const [slot, reading] of a) if (b.get(slot) !== reading) return false
+  return true
 }
 
 /** All that was taken for a slot, oldest first: what stands is the last. */
 export function readingHistory(
-  review: Pick<Review, 'readings' | 'figures'>,
-  slot: { setId: string; stepId: string; slot: string },
-): (Reading | FigureReading)[] {
-  const own = (taken: Taken) =>
-    taken.setId === slot.setId && taken.stepId === slot.stepId && taken.slot === slot.slot
-  return [...review.readings.filter(own), ...review.figures.filter(own)].sort((a, b) =>
-    a.at.localeCompare(b.at),
+  { readings }: Pick<Review, 'readings'>,
+  { setId, stepId, slot }: { setId: string; stepId: string; slot: string },
+): Reading[] {
+  return readings.filter(
+    reading => reading.setId === setId && reading.stepId === stepId && reading.slot === slot,
   )
 }

@@ -7,8 +7,8 @@ export type {
   CurveKind,
   CurvePoints,
   FigureReading,
-  FigureUnit,
   KeyDown,
+  LevelReading,
   OtherFigure,
   PictureHead,
   PowerClaim,
@@ -19,15 +19,19 @@ export type {
   ReadingSource,
   Review,
   ReviewSettings,
+  RoleId,
+  SeenFigure,
+  SeenLevel,
   SetKind,
   SetRole,
   SkippedStep,
+  StationMemo,
   StepNote,
-  Taken,
+  Through,
   TraceHead,
   TracePoints,
 } from './types'
-export { CURVE_KINDS, FIGURE_UNITS, REVIEW_SCHEMA_VERSION } from './types'
+export { CURVE_KINDS, REVIEW_SCHEMA_VERSION } from './types'
 export {
   DEFAULT_CALIBRATION_AGE_DAYS,
   newReview,
@@ -39,14 +43,15 @@ export {
 export { checkBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
 export { setName, setShortName, highestClaimW } from './setNames'
 export {
-  currentFigures,
   currentReadings,
   readingHistory,
   stepKey,
-  type CurrentFigures,
   type CurrentReadings,
+  type StepReadings,
 } from './currentReadings'
-export { figureSchema, readingSchema, reviewSchema, takenSchema } from './schema'
+export { checkChange, type ChangedPath } from './checkChange'
+export { readingsThrough, removeBand, removeChain, removeChannel, removeLevel, removeSet } from './removals'
+export { readingSchema, reviewSchema } from './schema'
 export { validateReview } from './validateReview'
 export { writeReviewFile, readReviewFile, MAX_REVIEW_BYTES, type ReviewBundle } from './reviewFile'
 export { migrateReview } from './migrateReview'

@@ -8,10 +8,11 @@ type Plain = Record<string, unknown>
  * to judge.
  * Form 1 knew one rulebook, no calibrations, no repeats and neither mode nor channel spacing; form 2 no
  * figures besides levels, no
- * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was.
+ * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was; form 3
+ * kept levels and figures apart, one chain a station, and consent and geometry as fields of set and settings.
  */
 export function migrateReview(data: unknown): unknown {
-  return fromForm2(fromForm1(data))
+  return fromForm3(fromForm2(fromForm1(data)))
 }
 
 function fromForm2(data: unknown): unknown {
@@ -19,7 +20,8 @@ function fromForm2(data: unknown): unknown {
     !isPlain(data) ||
     !isPlain(data.settings) ||
     !Array.isArray(data.readings) ||
-    data.figures !== undefined
+    data.figures !== undefined ||
+    data.memos !== undefined
   )
     return data
   return {
@@ -98,4 +100,71 @@ function isPlain(value: unknown): value is Plain {
 
 function each(list: unknown, change: (item: Plain) => Plain): unknown {
   return Array.isArray(list) ? list.map((item: unknown) => (isPlain(item) ? change(item) : item)) : list
+}
+
+/** The one role every station of form 3 had. */
+const ONLY_ROLE = 'instrument'
+
+function fromForm3(data: unknown): unknown {
+  if (!isPlain(data) || !isPlain(data.settings) || data.memos !== undefined) return data
+  const { figures, ...rest } = data
+  const { offAirGeometry, ...settings } = data.settings
+  return {
+    ...rest,
+    settings,
+    sets: each(data.sets, ({ stressConsent: _consent, chainByStation, ...set }) => ({
+      ...set,
+      chains: byRole(chainByStation),
+    })),
+    readings: [...listOf(data.readings).map(levelOf), ...listOf(figures).map(figureOf)],
+    memos: memosOf(data.sets, offAirGeometry),
+  }
+}
+
+function byRole(chains: unknown): unknown {
+  if (!isPlain(chains)) return chains ?? {}
+  return Object.fromEntries(Object.entries(chains).map(([station, id]) => [station, { [ONLY_ROLE]: id }]))
+}
+
+function levelOf(reading: unknown): unknown {
+  if (!isPlain(reading)) return reading
+  const { value, unit, levelDbm, resolutionDb, isUpperBound, ...more } = reading
+  const { frequencyHz, traceFloorDbm, doubt, repeatsDbm, ...left } = more
+  const { chainId, chainRevision, calibrationIds, ...taken } = left
+  const shown = { as: 'level', value, unit, levelDbm, resolutionDb, isUpperBound }
+  return {
+    ...taken,
+    seen: { ...shown, frequencyHz, traceFloorDbm, doubt, repeatsDbm },
+    through: { [ONLY_ROLE]: { chainId, chainRevision, calibrationIds } },
+  }
+}
+
+function figureOf(figure: unknown): unknown {
+  if (!isPlain(figure)) return figure
+  const { value, unit, resolution, isUpperBound, standardUncertainty, noiseAdds, method, ...more } = figure
+  const { chainId, chainRevision, ...taken } = more
+  return {
+    ...taken,
+    seen: { as: 'figure', value, unit, resolution, isUpperBound, standardUncertainty, noiseAdds, method },
+    through:
+      typeof chainId === 'string'
+        ? { [ONLY_ROLE]: { chainId, chainRevision: chainRevision ?? 1, calibrationIds: {} } }
+        : {},
+  }
+}
+
+function memosOf(sets: unknown, offAirGeometry: unknown): Plain {
+  const consents = listOf(sets).flatMap((set): [string, unknown][] =>
+    isPlain(set) && isPlain(set.stressConsent) ? [[String(set.id), set.stressConsent]] : [],
+  )
+  return {
+    ...(typeof offAirGeometry === 'string' && offAirGeometry !== ''
+      ? { 'off-air': { common: { geometry: offAirGeometry }, bySet: {} } }
+      : {}),
+    ...(consents.length > 0 ? { stress: { common: null, bySet: Object.fromEntries(consents) } } : {}),
+  }
+}
+
+function listOf(value: unknown): unknown[] {
+  return Array.isArray(value) ? value : []
 }

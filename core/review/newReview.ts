@@ -21,7 +21,6 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
       calibrationMaxAgeDays: DEFAULT_CALIBRATION_AGE_DAYS,
       ambientC: HEAT_DEFAULTS.ambientC,
       duty: { ...HEAT_DEFAULTS.duty },
-      offAirGeometry: '',
       soundCue: false,
       alsoStations: [],
     },
@@ -29,7 +28,6 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
     instruments: [],
     chains: [],
     readings: [],
-    figures: [],
     traces: [],
     curves: [],
     keyDowns: [],
@@ -44,6 +42,7 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
     otherFigures: [],
     ownRulebooks: [],
     ticks: {},
+    memos: {},
   }
 }
 
@@ -66,8 +65,7 @@ export function newRadioSet(input: { id: string; sample: string; levelId: string
     bands: [],
     supplyNow: '',
     keyDownLimitS: 60,
-    chainByStation: {},
-    stressConsent: null,
+    chains: {},
   }
 }
 

@@ -1,8 +1,8 @@
 import Joi from 'joi'
 import { DECISION_RULES } from '../decision'
-import { LEVEL_UNITS } from '../quantity'
+import { FIGURE_UNITS, LEVEL_UNITS } from '../quantity'
 import { rulebookSchema } from '../rules'
-import { CURVE_KINDS, FIGURE_UNITS, type Review } from './types'
+import { CURVE_KINDS, type Review } from './types'
 
 const id = Joi.string()
   .min(1)
@@ -166,8 +166,7 @@ const set = Joi.object({
   bands: list(band, 40),
   supplyNow: line.required(),
   keyDownLimitS: Joi.number().min(1).max(3600).required(),
-  chainByStation: Joi.object().pattern(id, id).required(),
-  stressConsent: Joi.object({ by: line.required(), at: time.required() }).allow(null).required(),
+  chains: Joi.object().pattern(id, Joi.object().pattern(id, id)).required(),
 })
 
 const source = Joi.alternatives(
@@ -189,24 +188,8 @@ const source = Joi.alternatives(
 
 const stepId = Joi.string().min(1).max(300)
 
-const taken = {
-  id: id.required(),
-  setId: id.required(),
-  stationId: id.required(),
-  stepId: stepId.required(),
-  slot: id.required(),
-  supply: line.required(),
-  ambientC: Joi.number().min(-100).max(200).allow(null).required(),
-  who: line.required(),
-  at: time.required(),
-  source: source.required(),
-  supersedes: id.allow(null).required(),
-}
-
-/** Schema of one reading as stored; every station's readings have this shape. */
-export const readingSchema = Joi.object({
-  ...taken,
-  text: line.required(),
+const seenLevel = Joi.object({
+  as: Joi.valid('level').required(),
   value: Joi.number().required(),
   unit: Joi.valid(...LEVEL_UNITS).required(),
   levelDbm: db.required(),
@@ -221,17 +204,11 @@ export const readingSchema = Joi.object({
   })
     .allow(null)
     .required(),
-  instrumentId: id.required(),
-  chainId: id.required(),
-  chainRevision: Joi.number().integer().min(1).required(),
-  calibrationIds: pins,
   repeatsDbm: Joi.array().items(db).max(100).required(),
 })
 
-/** Schema of a figure that is no level. */
-export const figureSchema = Joi.object({
-  ...taken,
-  text: line.required(),
+const seenFigure = Joi.object({
+  as: Joi.valid('figure').required(),
   value: Joi.number().min(-1e12).max(1e12).required(),
   unit: Joi.valid(...FIGURE_UNITS).required(),
   resolution: Joi.number().min(0).max(1e12).required(),
@@ -239,16 +216,37 @@ export const figureSchema = Joi.object({
   standardUncertainty: Joi.number().min(0).max(1e12).required(),
   noiseAdds: Joi.number().min(0).max(1e12).required(),
   method: text.required(),
-  instrumentId: id.allow(null).required(),
-  chainId: id.allow(null).required(),
-  chainRevision: Joi.number().integer().min(1).allow(null).required(),
 })
 
-/** Schema of whatever a station keeps: a level, or a figure. */
-export const takenSchema = Joi.alternatives().conditional(
-  Joi.object({ levelDbm: Joi.exist() }).unknown(true),
-  { then: readingSchema, otherwise: figureSchema },
-)
+/** Schema of one reading as stored: a level or a figure, the same for every station. */
+export const readingSchema = Joi.object({
+  id: id.required(),
+  setId: id.required(),
+  stationId: id.required(),
+  stepId: stepId.required(),
+  slot: id.required(),
+  text: line.required(),
+  seen: Joi.alternatives()
+    .conditional('.as', { is: 'level', then: seenLevel, otherwise: seenFigure })
+    .required(),
+  instrumentId: id.allow(null).required(),
+  through: Joi.object()
+    .pattern(
+      id,
+      Joi.object({
+        chainId: id.required(),
+        chainRevision: Joi.number().integer().min(1).required(),
+        calibrationIds: pins,
+      }),
+    )
+    .required(),
+  supply: line.required(),
+  ambientC: Joi.number().min(-100).max(200).allow(null).required(),
+  who: line.required(),
+  at: time.required(),
+  source: source.required(),
+  supersedes: id.allow(null).required(),
+})
 
 const inStep = { id: id.required(), setId: id.required(), stepId: stepId.required(), at: time.required() }
 
@@ -357,6 +355,17 @@ const otherFigure = Joi.object({
   at: time.required(),
 })
 
+const MOST_MEMO_CHARACTERS = 20_000
+
+/** What a station keeps is the station's own affair; here only its size is held. */
+const memoPart = Joi.any().custom((value, helpers) =>
+  JSON.stringify(value ?? null).length <= MOST_MEMO_CHARACTERS ? value : helpers.error('any.invalid'),
+)
+const memo = Joi.object({
+  common: memoPart.allow(null).required(),
+  bySet: Joi.object().pattern(id, memoPart).required(),
+})
+
 /** Schema of a whole review as stored and as taken away in a file. */
 export const reviewSchema = Joi.object<Review>({
   id: id.required(),
@@ -376,15 +385,13 @@ export const reviewSchema = Joi.object<Review>({
       keyedS: Joi.number().min(1).max(86_400).required(),
       restS: Joi.number().min(0).max(86_400).required(),
     }).required(),
-    offAirGeometry: text.required(),
     soundCue: Joi.boolean().required(),
     alsoStations: Joi.array().items(id).max(30).required(),
   }).required(),
   sets: list(set, 400),
   instruments: list(instrument, 200),
   chains: list(chain, 200),
-  readings: list(readingSchema, 50_000),
-  figures: list(figureSchema, 50_000),
+  readings: list(readingSchema, 100_000),
   traces: list(trace, 2000),
   curves: list(curve, 5000),
   keyDowns: list(keyDown, 50_000),
@@ -410,4 +417,5 @@ export const reviewSchema = Joi.object<Review>({
   ticks: Joi.object()
     .pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60))
     .required(),
+  memos: Joi.object().pattern(id, memo).required(),
 })

@@ -1,6 +1,6 @@
 import type { Calibration, CalibrationSwap, Chain, Duty, Instrument, PadTest } from '../chain'
 import type { DecisionRule } from '../decision'
-import type { LevelUnit } from '../quantity'
+import type { FigureUnit, LevelUnit } from '../quantity'
 import type { Mode, Rulebook } from '../rules'
 
 /** What the maker says of one band at one power level. */
@@ -72,13 +72,8 @@ export interface RadioSet {
   supplyNow: string
   /** Longest the set may be keyed in one go, s. */
   keyDownLimitS: number
-  /** Chain by station; a station without an entry takes the first that suits. */
-  chainByStation: Record<string, string>
-  /**
-   * The owner accepts that open and short at the socket may damage the set: who said so, and when. null: the
-   * stress station stays shut.
-   */
-  stressConsent: { by: string; at: string } | null
+  /** Chain by station and role; a role without an entry takes the first that suits. */
+  chains: Record<string, Record<RoleId, string>>
 }
 
 /** Where a reading came from. */
@@ -98,17 +93,72 @@ export type ReadingDoubt =
   /** Points close enough, but the peak may stand between two of them and read a little low. */
   | { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number }
 
+/** A level as an instrument showed it, before anything is corrected. */
+export interface SeenLevel {
+  as: 'level'
+  value: number
+  unit: LevelUnit
+  /** The same in dBm, as displayed. */
+  levelDbm: number
+  /** Weight of its last digit, dB. */
+  resolutionDb: number
+  isUpperBound: boolean
+  /** Frequency it was read at, Hz. */
+  frequencyHz: number
+  /** Noise floor of the trace it came from, dBm at the instrument; null when typed. */
+  traceFloorDbm: number | null
+  doubt: ReadingDoubt | null
+  /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
+  repeatsDbm: number[]
+}
+
+/** A figure as it was seen that is no level behind a chain: a deviation, a frequency, a voltage, a ratio. */
+export interface SeenFigure {
+  as: 'figure'
+  value: number
+  unit: FigureUnit
+  /** Weight of its last digit, in its unit. */
+  resolution: number
+  isUpperBound: boolean
+  /** What its own working out leaves open, in its unit; 0 where it was typed. */
+  standardUncertainty: number
+  /** How far noise may have pushed it up, in its unit. */
+  noiseAdds: number
+  /** Bandwidth, window, averaging, filters: how it was come by; empty where it was typed. */
+  method: string
+}
+
+/** Which chain a reading went through in one of its station's roles, as it stood then. */
+export interface Through {
+  chainId: string
+  chainRevision: number
+  /**
+   * Calibrations the chain rested on when it was read: part id → calibration id. It is judged by these until
+   * the reviewer asks otherwise.
+   */
+  calibrationIds: Record<string, string>
+}
+
+/** What stands at the other end of a chain, by the station's own names: `instrument`, `generator` … */
+export type RoleId = string
+
 /**
- * What is kept with everything that was seen: where it belongs, and under what it was taken. Never changed; a
- * retake supersedes it.
+ * One thing that was seen, with where it belongs and under what it was taken. Never changed; a retake
+ * supersedes it. All else is computed from it.
  */
-export interface Taken {
+export interface Reading {
   id: string
   setId: string
   stationId: string
   stepId: string
   /** Which figure of the step, by the station’s own ids: `carrier`, `x2`, `tone` … */
   slot: string
+  /** As typed. */
+  text: string
+  seen: SeenLevel | SeenFigure
+  /** What it was read with; null where nobody can tell or it does not matter. */
+  instrumentId: string | null
+  through: Record<RoleId, Through>
   /** Battery or supply. */
   supply: string
   /** At the bench, °C; null where nobody noted it. */
@@ -121,55 +171,11 @@ export interface Taken {
   supersedes: string | null
 }
 
-/** Units of the figures that are no level at an instrument. `mark`: something done, 1, or not, 0. */
-export const FIGURE_UNITS = ['Hz', 'W', 'V', 'A', '°C', 'dB', 'dBm', 'm', 'mark'] as const
+/** A reading of a level. */
+export type LevelReading = Reading & { seen: SeenLevel }
 
-export type FigureUnit = (typeof FIGURE_UNITS)[number]
-
-/** A figure as it was seen that is no level behind a chain: a deviation, a frequency, a voltage, a ratio. */
-export interface FigureReading extends Taken {
-  text: string
-  value: number
-  unit: FigureUnit
-  /** Weight of its last digit, in its unit. */
-  resolution: number
-  isUpperBound: boolean
-  /** What its own working out leaves open, in its unit; 0 where it was typed. */
-  standardUncertainty: number
-  /** How far noise may have pushed it up, in its unit. */
-  noiseAdds: number
-  /** Bandwidth, window, averaging, filters: how it was come by; empty where it was typed. */
-  method: string
-  /** Instrument and chain it was read with; null where neither matters. */
-  instrumentId: string | null
-  chainId: string | null
-  chainRevision: number | null
-}
-
-/** A level as it was seen at an instrument. */
-export interface Reading extends Taken {
-  text: string
-  value: number
-  unit: LevelUnit
-  levelDbm: number
-  resolutionDb: number
-  isUpperBound: boolean
-  /** Frequency it was read at, Hz. */
-  frequencyHz: number
-  /** Noise floor of the trace it came from, dBm at the instrument; null when typed. */
-  traceFloorDbm: number | null
-  doubt: ReadingDoubt | null
-  instrumentId: string
-  chainId: string
-  chainRevision: number
-  /**
-   * Calibrations the chain rested on when it was read: part id → calibration id. It is judged by these until
-   * the reviewer asks otherwise.
-   */
-  calibrationIds: Record<string, string>
-  /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
-  repeatsDbm: number[]
-}
+/** A reading of a figure that is no level. */
+export type FigureReading = Reading & { seen: SeenFigure }
 
 /** What a kept curve shows. */
 export const CURVE_KINDS = ['spectrum', 'deviation', 'time-frequency'] as const
@@ -312,8 +318,6 @@ export interface ReviewSettings {
   ambientC: number
   /** How the radios are going to be keyed. */
   duty: Duty
-  /** Where radio and receive antenna stand in the off-air comparison: the same for all radios. */
-  offAirGeometry: string
   /** Beep when the key-down clock asks for rest. */
   soundCue: boolean
   /** Stations this review wants beyond those every review has, by id. */
@@ -333,7 +337,6 @@ export interface Review {
   instruments: Instrument[]
   chains: Chain[]
   readings: Reading[]
-  figures: FigureReading[]
   traces: TraceHead[]
   curves: CurveHead[]
   keyDowns: KeyDown[]
@@ -351,7 +354,15 @@ export interface Review {
   ownRulebooks: Rulebook[]
   /** Ticked lines of the set-the-radio lists, by step id. */
   ticks: Record<string, string[]>
+  /** What stations keep besides readings, by station id: consent, geometry. */
+  memos: Record<string, StationMemo>
+}
+
+/** What a station keeps besides readings: for the whole review, and for single sets. Its own schema says what. */
+export interface StationMemo {
+  common: unknown
+  bySet: Record<string, unknown>
 }
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 3
+export const REVIEW_SCHEMA_VERSION = 4

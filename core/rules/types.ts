@@ -1,3 +1,5 @@
+import { SCALAR_UNITS, type ScalarUnit } from '../quantity'
+
 /** How sure we are of a figure: H sure, M likely, L vague. L never gives a verdict. */
 export type Confidence = 'H' | 'M' | 'L'
 
@@ -49,8 +51,7 @@ export type PowerLimit =
   | { kind: 'slope'; law: 'linear' | 'log' | 'log-square'; a: number; b: number }
 
 /** Units of the figures that are no power limit. */
-export const SCALAR_UNITS = ['W', 'Hz', 'kHz', 'ppm', 'dB', 'dBm', 's'] as const
-export type ScalarUnit = (typeof SCALAR_UNITS)[number]
+export { SCALAR_UNITS, type ScalarUnit }
 
 /** A single figure. `within`: between `value` and `to`. */
 export interface ScalarLimit {

@@ -12,7 +12,7 @@ import {
   type SpectrumAnalyser,
 } from '../chain'
 import { dbmFromWatts, wattsFromDbm } from '../quantity'
-import type { Reading, ReadingDoubt } from '../review'
+import type { LevelReading, ReadingDoubt } from '../review'
 import {
   displayedDbm,
   displayedMeterDbm,
@@ -422,26 +422,27 @@ export function asReading(
   bench: SimulatedBench,
   place: { setId: string; stepId: string; stationId: string },
   at: string,
-): Reading {
+): LevelReading {
   const watts = seen.slot === 'carrier'
   return {
     id: `${place.stepId}:${seen.slot}`,
     ...place,
     slot: seen.slot,
     text: '',
-    value: watts ? wattsFromDbm(seen.levelDbm) : seen.levelDbm,
-    unit: watts ? 'W' : 'dBm',
-    levelDbm: seen.levelDbm,
-    resolutionDb: seen.resolutionDb,
-    isUpperBound: false,
-    frequencyHz: seen.frequencyHz,
-    traceFloorDbm: null,
-    doubt: seen.doubt,
+    seen: {
+      as: 'level',
+      value: watts ? wattsFromDbm(seen.levelDbm) : seen.levelDbm,
+      unit: watts ? 'W' : 'dBm',
+      levelDbm: seen.levelDbm,
+      resolutionDb: seen.resolutionDb,
+      isUpperBound: false,
+      frequencyHz: seen.frequencyHz,
+      traceFloorDbm: null,
+      doubt: seen.doubt,
+      repeatsDbm: seen.repeatsDbm,
+    },
     instrumentId: bench.instrument.id,
-    chainId: bench.chain.id,
-    chainRevision: 1,
-    calibrationIds: {},
-    repeatsDbm: seen.repeatsDbm,
+    through: { instrument: { chainId: bench.chain.id, chainRevision: 1, calibrationIds: {} } },
     supply: '',
     ambientC: null,
     who: '',

@@ -1,12 +1,7 @@
 import { decide, DECISION_RULES, type DecisionRule } from '../decision'
 import { newBand, newChannel, newRadioSet, newReview, type Review } from '../review'
-import {
-  correctReading,
-  createSharedWork,
-  isCorrected,
-  stationContext,
-  type StationContext,
-} from '../station'
+import { type Context, createContext, createSharedWork } from '../context'
+import { correctReading, isCorrected, isLevel } from '../step'
 import {
   type Budget,
   budget,
@@ -90,13 +85,14 @@ function studyKind(kind: BenchKind, { benches, random, frame, distributions }: K
     const { valueDb, trueDb, total } = figure
     const errorDb = trueDb - valueDb
     const bound = kind.figure === 'bound'
-    if (errorDb <= total.highDb && (bound || errorDb >= total.lowDb)) counts.held++
-    if (errorDb <= total.gumRangeDb && (bound || errorDb >= -total.gumRangeDb)) counts.gumHeld++
-    counts.rangeDb += total.rangeDb
+    if (errorDb <= total.high && (bound || errorDb >= total.low)) counts.held++
+    if (errorDb <= total.gumRange && (bound || errorDb >= -total.gumRange)) counts.gumHeld++
+    counts.rangeDb += total.range
     const errors = distributions.of(total.contributions)
     for (const rule of DECISION_RULES) {
       const called = (limitDb: number) =>
-        decide({ valueDb, limitDb, direction: 'upper', errors, rule, isUpperBound: bound }).state
+        decide({ value: valueDb, limit: limitDb, direction: 'upper', errors, rule, isUpperBound: bound })
+          .state
       if (called(trueDb - HAIR_DB) === 'inside') atTheLimit[rule].inside++
       if (called(trueDb + HAIR_DB) === 'outside') atTheLimit[rule].outside++
     }
@@ -131,18 +127,18 @@ interface Figure {
 function measure(
   kind: BenchKind,
   bench: SimulatedBench,
-  context: StationContext,
+  context: Context,
   distributions: Distributions,
 ): Figure | null {
-  const corrected = context.review.readings.map(reading => correctReading(reading, context))
+  const corrected = context.review.readings.filter(isLevel).map(reading => correctReading(reading, context))
   const last = corrected.at(-1)
   const seen = bench.readings.at(-1)!
   if (!last || !isCorrected(last) || last.isUpperBound !== (kind.figure === 'bound')) return null
-  if (kind.figure !== 'ratio') return { valueDb: last.levelDbm, trueDb: seen.trueDbm, total: last.budget }
+  if (kind.figure !== 'ratio') return { valueDb: last.value, trueDb: seen.trueDbm, total: last.budget }
   const first = corrected[0]
   if (!first || !isCorrected(first)) return null
   return {
-    valueDb: last.levelDbm - first.levelDbm,
+    valueDb: last.value - first.value,
     trueDb: seen.trueDbm - bench.readings[0]!.trueDbm,
     total: budget(ratioContributions(last.budget.contributions, first.budget.contributions), distributions),
   }
@@ -159,7 +155,7 @@ function frameReview(): Review {
   }
 }
 
-function contextOf(bench: SimulatedBench, frame: Review, distributions: Distributions): StationContext {
+function contextOf(bench: SimulatedBench, frame: Review, distributions: Distributions): Context {
   const readings = bench.readings.map(seen =>
     asReading(
       seen,
@@ -172,7 +168,7 @@ function contextOf(bench: SimulatedBench, frame: Review, distributions: Distribu
       AT,
     ),
   )
-  return stationContext(
+  return createContext(
     { ...frame, instruments: [bench.instrument], chains: [bench.chain], readings },
     { ...createSharedWork(), distributions },
   )

@@ -4,8 +4,8 @@ import type { Budget } from './budget'
 export interface BudgetLine {
   id: string
   label: string
-  /** Its weight in the range, dB: its standard uncertainty, widened as the whole is. */
-  rangeDb: number
+  /** Its weight in the range: its standard uncertainty, widened as the whole is. */
+  range: number
   /** Share of the variance, 0 to 1. */
   share: number
   assumed: boolean
@@ -18,8 +18,8 @@ const SMALLEST_SHARE = 0.0005
  * Lines under 0.05 % of the variance are left to the sum.
  */
 export function budgetLines(budget: Budget): BudgetLine[] {
-  const widen = budget.standardUncertaintyDb > 0 ? budget.rangeDb / budget.standardUncertaintyDb : 0
-  const variance = budget.standardUncertaintyDb ** 2
+  const widen = budget.standardUncertainty > 0 ? budget.range / budget.standardUncertainty : 0
+  const variance = budget.standardUncertainty ** 2
   const lines = new Map<string, { label: string; square: number; assumed: boolean }>()
   for (const part of budget.contributions) {
     const key = part.group === 'mismatch' ? 'mismatch' : part.id
@@ -28,7 +28,7 @@ export function budgetLines(budget: Budget): BudgetLine[] {
       square: 0,
       assumed: false,
     }
-    line.square += part.standardUncertaintyDb ** 2
+    line.square += part.standardUncertainty ** 2
     line.assumed ||= part.assumed
     lines.set(key, line)
   }
@@ -37,7 +37,7 @@ export function budgetLines(budget: Budget): BudgetLine[] {
       id,
       label,
       assumed,
-      rangeDb: widen * Math.sqrt(square),
+      range: widen * Math.sqrt(square),
       share: variance > 0 ? square / variance : 0,
     }))
     .filter(line => line.share >= SMALLEST_SHARE)

@@ -20,7 +20,7 @@ export type Distribution =
 export type ContributionGroup =
   'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats' | 'reference' | 'estimate'
 
-/** One line of an uncertainty budget, in dB: the true value less the stated one. */
+/** One line of an uncertainty budget, in the unit of its budget: the true value less the stated one. */
 export interface Contribution {
   id: string
   group: ContributionGroup
@@ -30,8 +30,8 @@ export interface Contribution {
    * Half-width ±a of the bounded shapes, to first order; for a normal one or repeats, its standard
    * uncertainty times 2.
    */
-  halfWidthDb: number
-  standardUncertaintyDb: number
+  halfWidth: number
+  standardUncertainty: number
   /** Infinity where it does not come from repeats. */
   degreesOfFreedom: number
   /** True when nobody stated it and a typical size was taken. */
@@ -63,7 +63,7 @@ export interface ContributionInput {
   label: string
   distribution: Distribution
   /** ±a for the bounded shapes; the k = 2 expanded uncertainty for a normal one. */
-  halfWidthDb: number
+  halfWidth: number
   degreesOfFreedom?: number
   assumed?: boolean
   sharedKey?: string | null
@@ -71,7 +71,7 @@ export interface ContributionInput {
 }
 
 /**
- * A contribution from its half-width in dB: a/√3 rectangular, a/√2 U-shaped, a/√6 triangular, U/2 normal.
+ * A contribution from its half-width: a/√3 rectangular, a/√2 U-shaped, a/√6 triangular, U/2 normal.
  * @throws CoreError `out-of-range` for a negative or NaN half-width.
  * @see JCGM 100:2008, 4.3.7 and 4.3.9; U-shape: EA-4/02 supplement 2, example S7 (from memory).
  */
@@ -81,23 +81,23 @@ export function contribution(input: ContributionInput): Contribution {
     group,
     label,
     distribution,
-    halfWidthDb,
+    halfWidth,
     degreesOfFreedom = Infinity,
     assumed = false,
     sharedKey = null,
     parameter = 0,
   } = input
-  assertInRange(`Half-width of ${label}`, halfWidthDb, 0, Number.MAX_VALUE)
+  assertInRange(`Half-width of ${label}`, halfWidth, 0, Number.MAX_VALUE)
   return {
     id,
     group,
     label,
     distribution,
-    halfWidthDb,
+    halfWidth,
     degreesOfFreedom,
     assumed,
     sharedKey,
     parameter,
-    standardUncertaintyDb: halfWidthDb / DIVISOR[distribution],
+    standardUncertainty: halfWidth / DIVISOR[distribution],
   }
 }

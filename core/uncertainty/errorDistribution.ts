@@ -7,33 +7,33 @@ import { shapeOf } from './shapes'
 export type DistributionMethod = 'inversion' | 'monte-carlo' | 'none'
 
 /**
- * The distribution of the error of a result: the true value less the stated one, dB. A skewed one is centred:
+ * The distribution of the error of a result: the true value less the stated one. A skewed one is centred:
  * the stated
- * value is moved by `shiftDb` so that the truth lies above and below it with equal chance.
+ * value is moved by `shift` so that the truth lies above and below it with equal chance.
  */
 export interface ErrorDistribution {
   method: DistributionMethod
   symmetric: boolean
-  /** To add to the value before it is stated, dB; 0 where the distribution is symmetric. */
-  shiftDb: number
+  /** To add to the value before it is stated; 0 where the distribution is symmetric. */
+  shift: number
   /** P(error ≤ x). */
-  probabilityBelow: (xDb: number) => number
+  probabilityBelow: (x: number) => number
   /**
    * 95 % of it lies between: the middle of the distribution where it was inverted, the shortest interval
    * where it was simulated.
    */
-  lowDb: number
+  low: number
   /** May be −Infinity below, where the noise hides the signal. */
-  highDb: number
+  high: number
 }
 
 const CERTAIN: ErrorDistribution = {
   method: 'none',
   symmetric: true,
-  shiftDb: 0,
-  probabilityBelow: xDb => (xDb >= 0 ? 1 : 0),
-  lowDb: 0,
-  highDb: 0,
+  shift: 0,
+  probabilityBelow: x => (x >= 0 ? 1 : 0),
+  low: 0,
+  high: 0,
 }
 
 /**
@@ -50,19 +50,19 @@ const TAKE_OVER = { trials: 100_000, seed: 20261124 } as const
  *   memory).
  */
 export function errorDistribution(contributions: readonly Contribution[]): ErrorDistribution {
-  const felt = contributions.filter(({ halfWidthDb }) => halfWidthDb > 0)
+  const felt = contributions.filter(({ halfWidth }) => halfWidth > 0)
   if (felt.length === 0) return CERTAIN
   const shapes = felt.map(shapeOf)
   if (!shapes.some(({ clipped }) => clipped)) return invertCharacteristic(shapes)
   const simulated = monteCarlo(felt, TAKE_OVER)
-  const { medianDb, shortest } = simulated
+  const { median, shortest } = simulated
   return {
     method: 'monte-carlo',
     symmetric: false,
-    shiftDb: medianDb,
-    lowDb: shortest.lowDb - medianDb,
-    highDb: shortest.highDb - medianDb,
-    probabilityBelow: xDb => simulated.probabilityBelow(xDb + medianDb),
+    shift: median,
+    low: shortest.low - median,
+    high: shortest.high - median,
+    probabilityBelow: x => simulated.probabilityBelow(x + median),
   }
 }
 
@@ -89,8 +89,8 @@ export function createDistributions(): Distributions {
       const same = lists.get(contributions)
       if (same) return same
       let key = ''
-      for (const { distribution, halfWidthDb, degreesOfFreedom, parameter } of contributions)
-        key += `${distribution}${halfWidthDb},${degreesOfFreedom},${parameter};`
+      for (const { distribution, halfWidth, degreesOfFreedom, parameter } of contributions)
+        key += `${distribution}${halfWidth},${degreesOfFreedom},${parameter};`
       const found = known.get(key)
       if (found) return remember(contributions, found)
       const made = errorDistribution(contributions)

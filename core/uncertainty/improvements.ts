@@ -6,10 +6,10 @@ import type { Distributions } from './errorDistribution'
 export interface Improvement {
   id: string
   words: string
-  /** Half-width of the 95 % range it would leave, dB. */
-  rangeDb: number
-  /** What it gains, dB. */
-  gainDb: number
+  /** Half-width of the 95 % range it would leave. */
+  range: number
+  /** What it gains. */
+  gain: number
 }
 
 /** What a careful bench can reach with modest means (common practice, no source). */
@@ -22,18 +22,17 @@ const REACHABLE = {
   measuredDb: 0.15,
 } as const
 
+/** A gain smaller than this is not worth a line: dB, or for figures in another unit a share of the range. */
 const SMALLEST_GAIN_DB = 0.01
+const SMALLEST_SHARE = 0.01
 
 /** What would narrow a budget most, the greatest gain first. */
 export function improvements(from: Budget, distributions?: Distributions): Improvement[] {
+  const smallestGain = from.unit === 'dB' ? SMALLEST_GAIN_DB : SMALLEST_SHARE * from.range
   const groups = new Map<string, Contribution[]>()
   for (const one of from.contributions) {
-    const key =
-      one.group === 'mismatch'
-        ? 'mismatch'
-        : one.group === 'part' || one.group === 'instrument'
-          ? one.id.split('/')[0]!
-          : one.group
+    const ofOnePiece = one.group === 'part' || one.group === 'instrument'
+    const key = ofOnePiece ? one.id.split('/')[0]! : one.group
     groups.set(key, [...(groups.get(key) ?? []), one])
   }
   return [...groups.entries()]
@@ -43,26 +42,23 @@ export function improvements(from: Budget, distributions?: Distributions): Impro
       const then = budget(
         from.contributions.map(one => (members.includes(one) ? better.change(one) : one)),
         distributions,
+        from.unit,
       )
-      const gainDb = from.rangeDb - then.rangeDb
-      return gainDb < SMALLEST_GAIN_DB ? [] : [{ id, words: better.words, rangeDb: then.rangeDb, gainDb }]
+      const gain = from.range - then.range
+      return gain < smallestGain ? [] : [{ id, words: better.words, range: then.range, gain }]
     })
-    .sort((a, b) => b.gainDb - a.gainDb)
+    .sort((a, b) => b.gain - a.gain)
 }
 
 function betterThan(
   members: readonly Contribution[],
 ): { words: string; change: (one: Contribution) => Contribution } | null {
   const first = members[0]!
-  const total = members.reduce((sum, { halfWidthDb }) => sum + halfWidthDb, 0)
+  const total = members.reduce((sum, { halfWidth }) => sum + halfWidth, 0)
   switch (first.group) {
     case 'instrument': {
-      const reach =
-        first.distribution === 'rectangular' && first.id.startsWith('meter')
-          ? REACHABLE.meterDb
-          : first.distribution === 'power-share'
-            ? REACHABLE.meterDb
-            : REACHABLE.instrumentDb
+      const isMeter = first.id.startsWith('meter') || first.distribution === 'power-share'
+      const reach = isMeter ? REACHABLE.meterDb : REACHABLE.instrumentDb
       return total <= reach
         ? null
         : {
@@ -105,19 +101,19 @@ function betterThan(
 
 /** The same error made smaller; a skewed shape becomes its symmetric one, which small ones are. */
 function scaled(one: Contribution, factor: number): Contribution {
-  const distribution =
-    one.distribution === 'power-share' || one.distribution === 'noise-removed'
-      ? 'rectangular'
-      : one.distribution === 'two-ports'
-        ? 'u-shaped'
-        : one.distribution === 'between-points'
-          ? 'rectangular'
-          : one.distribution
   return {
     ...one,
-    distribution,
+    distribution: SYMMETRIC[one.distribution] ?? one.distribution,
     parameter: 0,
-    halfWidthDb: one.halfWidthDb * factor,
-    standardUncertaintyDb: one.standardUncertaintyDb * factor,
+    halfWidth: one.halfWidth * factor,
+    standardUncertainty: one.standardUncertainty * factor,
   }
+}
+
+/** What a small error of a skewed shape looks like. */
+const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['distribution']>> = {
+  'power-share': 'rectangular',
+  'noise-removed': 'rectangular',
+  'between-points': 'rectangular',
+  'two-ports': 'u-shaped',
 }

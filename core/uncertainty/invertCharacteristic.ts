@@ -14,33 +14,32 @@ const COVERAGE = 0.95
  * @see J. Gil-Pelaez, Biometrika 38 (1951) 481; R. B. Davies, Biometrika 60 (1973) 415 (both from memory).
  */
 export function invertCharacteristic(shapes: readonly Shape[]): ErrorDistribution {
-  const reachDb = shapes.reduce((sum, shape) => sum + shape.reachDb, 0)
+  const reach = shapes.reduce((sum, shape) => sum + shape.reach, 0)
   const symmetric = shapes.every(shape => shape.symmetric)
   const alone = shapes.length === 1 ? shapes[0]!.below : undefined
-  const inside = alone ?? sumBelow(shapes, reachDb)
-  const probabilityBelow = (xDb: number): number => {
-    if (xDb >= reachDb) return 1
-    if (xDb <= -reachDb) return 0
-    return Math.min(1, Math.max(0, inside(xDb)))
+  const inside = alone ?? sumBelow(shapes, reach)
+  const probabilityBelow = (x: number): number => {
+    if (x >= reach) return 1
+    if (x <= -reach) return 0
+    return Math.min(1, Math.max(0, inside(x)))
   }
-  const at = (share: number) => quantile(probabilityBelow, share, reachDb)
-  const highDb = at(0.5 + COVERAGE / 2)
-  if (symmetric)
-    return { method: 'inversion', symmetric, shiftDb: 0, probabilityBelow, lowDb: -highDb, highDb }
-  const shiftDb = at(0.5)
+  const at = (share: number) => quantile(probabilityBelow, share, reach)
+  const high = at(0.5 + COVERAGE / 2)
+  if (symmetric) return { method: 'inversion', symmetric, shift: 0, probabilityBelow, low: -high, high }
+  const shift = at(0.5)
   return {
     method: 'inversion',
     symmetric,
-    shiftDb,
-    lowDb: at(0.5 - COVERAGE / 2) - shiftDb,
-    highDb: highDb - shiftDb,
-    probabilityBelow: xDb => probabilityBelow(xDb + shiftDb),
+    shift,
+    low: at(0.5 - COVERAGE / 2) - shift,
+    high: high - shift,
+    probabilityBelow: x => probabilityBelow(x + shift),
   }
 }
 
 /** P(sum ≤ x) inside the reach of the sum. */
-function sumBelow(shapes: readonly Shape[], reachDb: number): (xDb: number) => number {
-  const step = Math.PI / reachDb
+function sumBelow(shapes: readonly Shape[], reach: number): (x: number) => number {
+  const step = Math.PI / reach
   const real: number[] = []
   const imaginary: number[] = []
   const one: Complex = { re: 0, im: 0 }
@@ -60,7 +59,7 @@ function sumBelow(shapes: readonly Shape[], reachDb: number): (xDb: number) => n
   }
   const re = Float64Array.from(real)
   const im = Float64Array.from(imaginary)
-  return xDb => series(xDb * step, re, im)
+  return x => series(x * step, re, im)
 }
 
 /** 1/2 + Σ re·sin((k + 1/2)α) − im·cos((k + 1/2)α), the angles stepped by rotation. */
@@ -79,11 +78,11 @@ function series(angle: number, re: Float64Array, im: Float64Array): number {
   return sum
 }
 
-/** Where the distribution reaches a share, dB: bisection, safe on the flat parts of a sum of few shapes. */
-function quantile(probabilityBelow: (x: number) => number, share: number, reachDb: number): number {
-  let low = -reachDb
-  let high = reachDb
-  for (let i = 0; i < 60 && high - low > 1e-10 * reachDb; i++) {
+/** Where the distribution reaches a share: bisection, safe on the flat parts of a sum of few shapes. */
+function quantile(probabilityBelow: (x: number) => number, share: number, reach: number): number {
+  let low = -reach
+  let high = reach
+  for (let i = 0; i < 60 && high - low > 1e-10 * reach; i++) {
     const middle = (low + high) / 2
     if (probabilityBelow(middle) < share) low = middle
     else high = middle

@@ -43,7 +43,7 @@ export function mismatchContribution(
     ...line,
     group: 'mismatch',
     distribution: exact ? 'two-ports' : 'u-shaped',
-    halfWidthDb: DB_PER_UNIT_VOLTAGE * parameter,
+    halfWidth: DB_PER_UNIT_VOLTAGE * parameter,
     parameter: exact ? parameter : 0,
   })
 }

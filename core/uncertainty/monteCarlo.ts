@@ -20,15 +20,15 @@ export const MONTE_CARLO_DEFAULTS = {
 export interface Simulated {
   trials: number
   seed: number
-  meanDb: number
-  medianDb: number
-  standardDeviationDb: number
+  mean: number
+  median: number
+  standardDeviation: number
   /** Shortest interval that holds 95 % of the draws. */
-  shortest: { lowDb: number; highDb: number }
+  shortest: { low: number; high: number }
   /** Interval with 2.5 % of the draws on either side. */
-  middle: { lowDb: number; highDb: number }
+  middle: { low: number; high: number }
   /** Share of draws at or under x. */
-  probabilityBelow: (xDb: number) => number
+  probabilityBelow: (x: number) => number
 }
 
 const COVERAGE = 0.95
@@ -53,17 +53,17 @@ export function monteCarlo(
     seed,
     ...moments(sums),
     ...intervals(sums),
-    get medianDb() {
+    get median() {
       return inOrder()[trials >> 1]!
     },
-    probabilityBelow: xDb => countBelow(inOrder(), xDb) / trials,
+    probabilityBelow: x => countBelow(inOrder(), x) / trials,
   }
 }
 
 function drawSums(contributions: readonly Contribution[], trials: number, seed: number): Float64Array {
   const random = xoroshiro128plus(seed)
   const sums = new Float64Array(trials)
-  for (const one of contributions) if (one.halfWidthDb > 0) addDraws(sums, one, random)
+  for (const one of contributions) if (one.halfWidth > 0) addDraws(sums, one, random)
   return sums
 }
 
@@ -72,7 +72,7 @@ function drawSums(contributions: readonly Contribution[], trials: number, seed: 
  * draws are wanted at once.
  */
 function addDraws(sums: Float64Array, one: Contribution, random: RandomGenerator): void {
-  const a = one.halfWidthDb
+  const a = one.halfWidth
   switch (one.distribution) {
     case 'rectangular':
       for (let i = 0; i < sums.length; i++) sums[i]! += a * (random.next() * PER_HALF)
@@ -82,7 +82,7 @@ function addDraws(sums: Float64Array, one: Contribution, random: RandomGenerator
       return
     case 'normal':
       for (let i = 0; i < sums.length; i += 2) {
-        const radius = one.standardUncertaintyDb * Math.sqrt(-2 * Math.log(uniform(random)))
+        const radius = one.standardUncertainty * Math.sqrt(-2 * Math.log(uniform(random)))
         const angle = random.next() * (Math.PI * PER_HALF)
         sums[i]! += radius * Math.cos(angle)
         if (i + 1 < sums.length) sums[i + 1]! += radius * Math.sin(angle)
@@ -123,8 +123,8 @@ function intervals(sums: Float64Array): Pick<Simulated, 'shortest' | 'middle'> {
   for (let i = 1; i <= outside; i++) if (upper[i]! - lower[i]! < upper[best]! - lower[best]!) best = i
   const edge = Math.floor(outside / 2)
   return {
-    shortest: { lowDb: lower[best]!, highDb: upper[best]! },
-    middle: { lowDb: lower[edge]!, highDb: upper[edge]! },
+    shortest: { low: lower[best]!, high: upper[best]! },
+    middle: { low: lower[edge]!, high: upper[edge]! },
   }
 }
 
@@ -161,13 +161,13 @@ function picked(values: Float64Array, wanted: (value: number) => boolean): Float
   return found.subarray(0, n).sort()
 }
 
-function moments(values: Float64Array): { meanDb: number; standardDeviationDb: number } {
+function moments(values: Float64Array): { mean: number; standardDeviation: number } {
   let sum = 0
   for (let i = 0; i < values.length; i++) sum += values[i]!
-  const meanDb = sum / values.length
+  const mean = sum / values.length
   let squares = 0
-  for (let i = 0; i < values.length; i++) squares += (values[i]! - meanDb) ** 2
-  return { meanDb, standardDeviationDb: Math.sqrt(squares / (values.length - 1)) }
+  for (let i = 0; i < values.length; i++) squares += (values[i]! - mean) ** 2
+  return { mean, standardDeviation: Math.sqrt(squares / (values.length - 1)) }
 }
 
 function countBelow(sorted: Float64Array, x: number): number {

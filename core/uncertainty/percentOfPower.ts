@@ -39,7 +39,7 @@ export function powerShareContribution(
     ...line,
     group: 'instrument',
     distribution: exact ? 'power-share' : 'rectangular',
-    halfWidthDb,
+    halfWidth: halfWidthDb,
     parameter: exact ? share : 0,
   })
 }

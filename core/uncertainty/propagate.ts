@@ -32,6 +32,6 @@ export function propagate(
   const mean = sum / trials
   let squares = 0
   for (const result of results) squares += (result - mean) ** 2
-  const { lowDb: low, highDb: high } = shortestInterval(results)
+  const { low, high } = shortestInterval(results)
   return { mean, standardDeviation: Math.sqrt(squares / (trials - 1)), shortest: { low, high } }
 }

@@ -33,7 +33,7 @@ export function repeatsContribution(levelsDbm: readonly number[]): Contribution 
     group: 'repeats',
     label: `Scatter of ${levelsDbm.length} readings`,
     distribution: 'student-t',
-    halfWidthDb: 2 * standardUncertaintyDb,
+    halfWidth: 2 * standardUncertaintyDb,
     degreesOfFreedom,
   })
 }

@@ -11,18 +11,18 @@ export interface Complex {
 
 /** One error's distribution, as inversion and simulation need it. */
 export interface Shape {
-  /** Characteristic function E[exp(i·t·X)] at t (1/dB). */
+  /** Characteristic function E[exp(i·t·X)] at t (1/unit). */
   characteristic: (t: number, out: Complex) => void
-  /** One draw from two independent uniforms in (0, 1), dB. */
+  /** One draw from two independent uniforms in (0, 1). */
   draw: (u: number, v: number) => number
-  /** Largest |X| that matters, dB; −Infinity draws are possible beyond it where `clipped`. */
-  reachDb: number
+  /** Largest |X| that matters; −Infinity draws are possible beyond it where `clipped`. */
+  reach: number
   symmetric: boolean
   /**
    * P(X ≤ x) in closed form, where there is one: the series of a lone shape with an edge converges too
    * slowly.
    */
-  below?: (xDb: number) => number
+  below?: (x: number) => number
   /** Part of the distribution lies at −Infinity: only simulation can carry it. */
   clipped: boolean
 }
@@ -42,7 +42,7 @@ const CELLS = 48
  *   functions.
  */
 export function shapeOf(contribution: Contribution): Shape {
-  const { distribution, halfWidthDb: a, standardUncertaintyDb: u } = contribution
+  const { distribution, halfWidth: a, standardUncertainty: u } = contribution
   switch (distribution) {
     case 'normal':
       return even(
@@ -87,14 +87,14 @@ export function shapeOf(contribution: Contribution): Shape {
   }
 }
 
-function even(phi: (t: number) => number, draw: (u: number, v: number) => number, reachDb: number): Shape {
+function even(phi: (t: number) => number, draw: (u: number, v: number) => number, reach: number): Shape {
   return {
     characteristic: (t, out) => {
       out.re = phi(t)
       out.im = 0
     },
     draw,
-    reachDb,
+    reach,
     symmetric: true,
     clipped: false,
   }
@@ -105,7 +105,7 @@ function sinc(x: number): number {
 }
 
 /** Reach of Student's t: beyond it weigh less than 1e-5 (ν ≥ 2), or the best a grid can do (ν = 1). */
-function studentShape({ standardUncertaintyDb: u, degreesOfFreedom }: Contribution): Shape {
+function studentShape({ standardUncertainty: u, degreesOfFreedom }: Contribution): Shape {
   const reach = Math.min(600, Math.max(NORMAL_REACH, 1.5 * 2e5 ** (1 / degreesOfFreedom)))
   return even(
     studentCharacteristic(degreesOfFreedom, u),
@@ -145,7 +145,7 @@ function powerShare(h: number): Shape {
       return factor <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(factor)
     },
     below: x => ((10 ** (x / 10) - 1) / h + 1) / 2,
-    reachDb: Math.max(-logLow, logHigh),
+    reach: Math.max(-logLow, logHigh),
     symmetric: false,
     clipped: h > 0.98,
   }
@@ -162,8 +162,8 @@ function twoPorts(rho: number): (p: number) => number {
  * What is left of a signal S dB above a floor once the noise is taken off, the floor being doubtful by so
  * much that ±a is left to first order.
  */
-function noiseRemoved(aboveDb: number, halfWidthDb: number): Shape {
-  const floorDoubtDb = halfWidthDb * (10 ** (aboveDb / 10) - 1)
+function noiseRemoved(aboveDb: number, halfWidth: number): Shape {
+  const floorDoubtDb = halfWidth * (10 ** (aboveDb / 10) - 1)
   const signal = (above: number) =>
     above <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(1 - 10 ** (-above / 10))
   const stated = signal(aboveDb)
@@ -177,13 +177,13 @@ function noiseRemoved(aboveDb: number, halfWidthDb: number): Shape {
 function cells(value: (p: number) => number, clipped: boolean): Shape {
   const middles = new Float64Array(CELLS)
   const halves = new Float64Array(CELLS)
-  let reachDb = 0
+  let reach = 0
   for (let i = 0; i < CELLS; i++) {
     const from = value(i / CELLS)
     const to = value((i + 1) / CELLS)
     middles[i] = (from + to) / 2
     halves[i] = Math.abs(to - from) / 2
-    for (const end of [from, to]) if (Number.isFinite(end)) reachDb = Math.max(reachDb, Math.abs(end))
+    for (const end of [from, to]) if (Number.isFinite(end)) reach = Math.max(reach, Math.abs(end))
   }
   return {
     characteristic: (t, out) => {
@@ -198,7 +198,7 @@ function cells(value: (p: number) => number, clipped: boolean): Shape {
       out.im = im / CELLS
     },
     draw: value,
-    reachDb,
+    reach,
     symmetric: false,
     clipped,
   }

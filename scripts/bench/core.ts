@@ -65,7 +65,7 @@ line(
 )
 
 const contributionOf = (id: string, distribution: Distribution, halfWidthDb: number) =>
-  contribution({ id, group: 'part', label: id, distribution, halfWidthDb })
+  contribution({ id, group: 'part', label: id, distribution, halfWidth: halfWidthDb })
 const sixParts = [
   contributionOf('analyser', 'rectangular', 2),
   contributionOf('pad', 'rectangular', 0.5),

@@ -19,10 +19,10 @@ import { harmonic } from '../support/bench'
 const global = { components: { VerdictMark, EntryField } }
 const verdict = (change: Partial<Verdict> = {}): Verdict => ({
   state: 'inside',
-  marginDb: 15.5,
-  rangeDb: 1.7,
-  marginLowDb: 13.8,
-  marginHighDb: 17.2,
+  margin: 15.5,
+  range: 1.7,
+  marginLow: 13.8,
+  marginHigh: 17.2,
   probabilityComplies: 1,
   why: null,
   isBound: false,
@@ -40,7 +40,7 @@ describe('MarginStrip', () => {
 
   it('has no mark where nothing was measured', () => {
     const strip = mount(MarginStrip, {
-      props: { verdict: verdict({ state: 'not-covered', marginDb: null }) },
+      props: { verdict: verdict({ state: 'not-covered', margin: null }) },
       global,
     })
     expect(strip.find('.seat').exists()).toBe(false)
@@ -50,7 +50,7 @@ describe('MarginStrip', () => {
   it('has no whisker without a range', () =>
     expect(
       mount(MarginStrip, {
-        props: { verdict: verdict({ rangeDb: null, marginLowDb: null, marginHighDb: null }) },
+        props: { verdict: verdict({ range: null, marginLow: null, marginHigh: null }) },
         global,
       })
         .find('.whisker')
@@ -134,7 +134,7 @@ describe('ReadingField', () => {
 describe('BudgetPanel', () => {
   it('lists the contributions, largest first, with what is assumed', () => {
     const rect = (label: string, halfWidthDb: number, assumed = false) =>
-      contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidthDb, assumed })
+      contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidth: halfWidthDb, assumed })
     const panel = mount(BudgetPanel, {
       props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' },
       global,

@@ -78,10 +78,10 @@ describe('the PDF', () => {
 describe('a strip on paper', () => {
   const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({
     state,
-    marginDb,
-    rangeDb: 1,
-    marginLowDb: marginDb === null ? null : marginDb - 1,
-    marginHighDb: marginDb === null ? null : marginDb + 1,
+    margin: marginDb,
+    range: 1,
+    marginLow: marginDb === null ? null : marginDb - 1,
+    marginHigh: marginDb === null ? null : marginDb + 1,
     probabilityComplies: null,
     why: null,
     isBound: false,

@@ -16,8 +16,8 @@ describe('facts of the trade: common practice, no source', () => {
   it('a repairer aims near 2.2 kHz with 2.5 kHz as the absolute peak on 27 MHz FM: inside, and right at the limit', () => {
     const at = (valueHz: number) =>
       decide({
-        valueDb: valueHz / 250,
-        limitDb: 10,
+        value: valueHz / 250,
+        limit: 10,
         direction: 'upper',
         errors: errorDistribution([
           contribution({
@@ -25,7 +25,7 @@ describe('facts of the trade: common practice, no source', () => {
             group: 'reference',
             label: '',
             distribution: 'rectangular',
-            halfWidthDb: valueHz / 250 / 100,
+            halfWidth: valueHz / 250 / 100,
           }),
         ]),
         scale: { unit: 'Hz', perDb: 250 },
@@ -66,25 +66,25 @@ describe('published figures, from memory', () => {
 
 describe('a limit on both sides (JCGM 106:2012: the conformance probability is what lies between, from memory)', () => {
   const errors = errorDistribution([
-    contribution({ id: 'n', group: 'reference', label: '', distribution: 'normal', halfWidthDb: 2 }),
+    contribution({ id: 'n', group: 'reference', label: '', distribution: 'normal', halfWidth: 2 }),
   ])
 
   it('counts both tails: at nought with u = 1 and a limit of 1.96, 95 %', () => {
     expect(
-      decide({ valueDb: 0, limitDb: 1.959964, direction: 'both', errors }).probabilityComplies,
+      decide({ value: 0, limit: 1.959964, direction: 'both', errors }).probabilityComplies,
     ).toBeCloseTo(0.95, 4)
-    expect(decide({ valueDb: 0, limitDb: 1, direction: 'both', errors }).probabilityComplies).toBeCloseTo(
+    expect(decide({ value: 0, limit: 1, direction: 'both', errors }).probabilityComplies).toBeCloseTo(
       0.6827,
       3,
     )
   })
 
   it('is the same for either sign', () => {
-    const [minus, plus] = [-3, 3].map(valueDb => decide({ valueDb, limitDb: 5, direction: 'both', errors }))
+    const [minus, plus] = [-3, 3].map(valueDb => decide({ value: valueDb, limit: 5, direction: 'both', errors }))
     expect(minus).toMatchObject({
       state: 'inside',
       marginDb: 2,
-      marginLowDb: expect.closeTo(plus!.marginLowDb!, 9) as number,
+      marginLowDb: expect.closeTo(plus!.marginLow!, 9) as number,
       probabilityComplies: expect.closeTo(plus!.probabilityComplies!, 9) as number,
     })
   })

@@ -8,7 +8,7 @@ const normal = (id: string, standard: number, degreesOfFreedom = Infinity) =>
     group: 'instrument',
     label: id,
     distribution: 'normal',
-    halfWidthDb: 2 * standard,
+    halfWidth: 2 * standard,
     degreesOfFreedom,
   })
 
@@ -24,7 +24,7 @@ describe('JCGM 100:2008, H.1 (recalled)', () => {
     normal('temperature', 16.6, 2),
   ])
 
-  it('combines to 32 nm', () => expect(Math.round(total.standardUncertaintyDb)).toBe(32))
+  it('combines to 32 nm', () => expect(Math.round(total.standardUncertainty)).toBe(32))
   it('has about 16 effective degrees of freedom', () =>
     expect(Math.floor(total.effectiveDegreesOfFreedom)).toBe(16))
   it('k for 99 % is 2.92 with 16 degrees of freedom, U = 93 nm', () => {
@@ -42,10 +42,10 @@ describe('JCGM 100:2008, 4.3.7 and 5.1.5 (recalled)', () => {
       group: 'instrument',
       label: 'a',
       distribution: 'rectangular',
-      halfWidthDb: 15,
+      halfWidth: 15,
     })
-    expect(accuracy.standardUncertaintyDb).toBeCloseTo(8.7, 1)
-    expect(budget([accuracy, normal('b', 12)]).standardUncertaintyDb).toBeCloseTo(15, 0)
+    expect(accuracy.standardUncertainty).toBeCloseTo(8.7, 1)
+    expect(budget([accuracy, normal('b', 12)]).standardUncertainty).toBeCloseTo(15, 0)
   })
 })
 

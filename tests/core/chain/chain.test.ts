@@ -118,13 +118,13 @@ describe('contributions of a chain', () => {
       }),
     ])
     const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), 1e8)
-    expect(padded[0]?.halfWidthDb).toBeCloseTo(bare[0]!.halfWidthDb / 10, 6)
+    expect(padded[0]?.halfWidth).toBeCloseTo(bare[0]!.halfWidth / 10, 6)
     expect(chainContributions(chainOf([pad(40)]), analyser({ vswr: 1.5 }), 1e8)).toEqual([])
   })
 
   it('takes the accuracy of a meter of reading and of full scale', () => {
     const half = (change: Parameters<typeof meter>[0], dbm: number) =>
-      instrumentContributions(meter(change), { atInstrumentDbm: dbm, resolutionDb: 0 })[0]!.halfWidthDb
+      instrumentContributions(meter(change), { atInstrumentDbm: dbm, resolutionDb: 0 })[0]!.halfWidth
     expect(half({ accuracyPercent: 5 }, 36.9897)).toBeCloseTo(0.21715, 4)
     expect(half({ accuracyPercent: 10, accuracyOf: 'full-scale', fullScaleW: 20 }, 36.9897)).toBeCloseTo(
       4.3429 * 0.1 * 4,
@@ -135,8 +135,8 @@ describe('contributions of a chain', () => {
   it('takes the coarser of the display’s step and what was typed', () => {
     const step = (resolution: number, resolutionDb: number) =>
       instrumentContributions(analyser({ resolution }), { atInstrumentDbm: -50, resolutionDb })[1]!
-    expect(step(0.1, 1).halfWidthDb).toBe(0.5)
-    expect(step(0.1, 0.01).halfWidthDb).toBe(0.05)
-    expect(step(0.1, 0.01).standardUncertaintyDb).toBeCloseTo(0.1 / (2 * Math.sqrt(3)), 12)
+    expect(step(0.1, 1).halfWidth).toBe(0.5)
+    expect(step(0.1, 0.01).halfWidth).toBe(0.05)
+    expect(step(0.1, 0.01).standardUncertainty).toBeCloseTo(0.1 / (2 * Math.sqrt(3)), 12)
   })
 })

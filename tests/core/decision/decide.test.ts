@@ -19,17 +19,17 @@ import {
 
 const normal = (u: number) =>
   errorDistribution([
-    contribution({ id: 'u', group: 'instrument', label: 'u', distribution: 'normal', halfWidthDb: 2 * u }),
+    contribution({ id: 'u', group: 'instrument', label: 'u', distribution: 'normal', halfWidth: 2 * u }),
   ])
 const judge = ({ u = 1, ...change }: Partial<DecideInput> & { u?: number }) =>
-  decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: normal(u), ...change })
+  decide({ value: -20, limit: -16, direction: 'upper', errors: normal(u), ...change })
 
 describe('sure either way', () => {
   it('turns at 1.645 u on both sides of an upper limit', () => {
-    expect(judge({ valueDb: -16 - 1.646 }).state).toBe('inside')
-    expect(judge({ valueDb: -16 - 1.644 }).state).toBe('too-close')
-    expect(judge({ valueDb: -16 + 1.644 }).state).toBe('too-close')
-    expect(judge({ valueDb: -16 + 1.646 }).state).toBe('outside')
+    expect(judge({ value: -16 - 1.646 }).state).toBe('inside')
+    expect(judge({ value: -16 - 1.644 }).state).toBe('too-close')
+    expect(judge({ value: -16 + 1.644 }).state).toBe('too-close')
+    expect(judge({ value: -16 + 1.646 }).state).toBe('outside')
   })
 
   it('is the mirror for a lower limit', () => {
@@ -39,11 +39,11 @@ describe('sure either way', () => {
         fc.double({ min: 0.01, max: 10, noNaN: true }),
         fc.constantFrom(...DECISION_RULES),
         (valueDb, u, rule) => {
-          const upper = judge({ valueDb, limitDb: 0, u, rule })
-          const lower = judge({ valueDb: -valueDb, limitDb: 0, u, rule, direction: 'lower' })
+          const upper = judge({ value: valueDb, limit: 0, u, rule })
+          const lower = judge({ value: -valueDb, limit: 0, u, rule, direction: 'lower' })
           return (
             (upper.state === lower.state || Math.abs(valueDb) < 1e-6) &&
-            Math.abs(upper.marginDb! - lower.marginDb!) < 1e-12
+            Math.abs(upper.margin! - lower.margin!) < 1e-12
           )
         },
       ),
@@ -51,8 +51,8 @@ describe('sure either way', () => {
   })
 
   it('knows no doubt without uncertainty: at the limit is inside', () => {
-    expect(judge({ valueDb: -16, u: 0 })).toMatchObject({ state: 'inside', probabilityComplies: 1 })
-    expect(judge({ valueDb: -15.99, u: 0 }).state).toBe('outside')
+    expect(judge({ value: -16, u: 0 })).toMatchObject({ state: 'inside', probabilityComplies: 1 })
+    expect(judge({ value: -15.99, u: 0 }).state).toBe('outside')
   })
 
   it('grows surer with margin', () => {
@@ -61,27 +61,27 @@ describe('sure either way', () => {
         fc.double({ min: -50, max: 50, noNaN: true }),
         fc.double({ min: 0, max: 5, noNaN: true }),
         (valueDb, better) =>
-          judge({ valueDb: valueDb - better }).probabilityComplies! >=
-          judge({ valueDb }).probabilityComplies! - 1e-9,
+          judge({ value: valueDb - better }).probabilityComplies! >=
+          judge({ value: valueDb }).probabilityComplies! - 1e-9,
       ),
     )
   })
 
   it('takes an upper bound as inside or as nothing', () => {
-    expect(judge({ valueDb: -30, isUpperBound: true })).toMatchObject({ state: 'inside', isBound: true })
-    expect(judge({ valueDb: -15, isUpperBound: true }).state).toBe('not-covered')
-    expect(judge({ valueDb: -5, isUpperBound: true }).state).toBe('not-covered')
-    expect(judge({ valueDb: -30, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe(
+    expect(judge({ value: -30, isUpperBound: true })).toMatchObject({ state: 'inside', isBound: true })
+    expect(judge({ value: -15, isUpperBound: true }).state).toBe('not-covered')
+    expect(judge({ value: -5, isUpperBound: true }).state).toBe('not-covered')
+    expect(judge({ value: -30, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe(
       'outside',
     )
-    expect(judge({ valueDb: -5, limitDb: -16, direction: 'lower', isUpperBound: true }).state).toBe(
+    expect(judge({ value: -5, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe(
       'not-covered',
     )
   })
 })
 
 describe('the other rules', () => {
-  const state = (valueDb: number, rule: DecideInput['rule']) => judge({ valueDb, rule }).state
+  const state = (valueDb: number, rule: DecideInput['rule']) => judge({ value: valueDb, rule }).state
 
   it('guarded by U: turns at 1.96 u on both sides', () => {
     expect([-16 - 1.97, -16 - 1.95, -16 + 1.95, -16 + 1.97].map(value => state(value, 'guarded'))).toEqual([
@@ -97,14 +97,14 @@ describe('the other rules', () => {
   })
 
   it('four states: conditional pass up to the limit, conditional fail beyond it', () => {
-    const words = (valueDb: number) => verdictWords(judge({ valueDb, rule: 'four-states' }))
+    const words = (valueDb: number) => verdictWords(judge({ value: valueDb, rule: 'four-states' }))
     expect([-20, -17, -15, -12].map(words)).toEqual([
       'Pass by 4.0',
       'Conditional pass by 1.0',
       'Conditional fail by 1.0',
       'Fail by 4.0',
     ])
-    expect(verdictWords({ ...judge({ valueDb: -40, rule: 'four-states', isUpperBound: true }) })).toBe(
+    expect(verdictWords({ ...judge({ value: -40, rule: 'four-states', isUpperBound: true }) })).toBe(
       'Pass by at least 24',
     )
   })
@@ -116,13 +116,13 @@ describe('the other rules', () => {
 
   it('a skewed range is carried to the right side', () => {
     const skewed = { ...normal(1), lowDb: -3, highDb: 1 }
-    expect(decide({ valueDb: -20, limitDb: -16, direction: 'upper', errors: skewed })).toMatchObject({
+    expect(decide({ value: -20, limit: -16, direction: 'upper', errors: skewed })).toMatchObject({
       marginDb: 4,
       marginLowDb: 3,
       marginHighDb: 7,
       rangeDb: 2,
     })
-    expect(decide({ valueDb: -20, limitDb: -24, direction: 'lower', errors: skewed })).toMatchObject({
+    expect(decide({ value: -20, limit: -24, direction: 'lower', errors: skewed })).toMatchObject({
       marginDb: 4,
       marginLowDb: 1,
       marginHighDb: 5,
@@ -147,7 +147,7 @@ describe('two testers, and samples', () => {
 })
 
 describe('a group', () => {
-  const one = (name: string, valueDb: number) => ({ member: name, verdict: judge({ valueDb }) })
+  const one = (name: string, valueDb: number) => ({ member: name, verdict: judge({ value: valueDb }) })
   const none = { member: 'none', verdict: verdictWithout('not-covered', null) }
 
   it('is as bad as its worst, in the order outside, too close, not covered, inside', () => {
@@ -165,10 +165,10 @@ describe('a group', () => {
 
 describe('words', () => {
   it('say the verdict against a limit', () => {
-    expect(verdictWords(judge({ valueDb: -31.5 }))).toBe('Inside by 15.5')
-    expect(verdictWords(judge({ valueDb: -8.8 }))).toBe('Outside by 7.2')
-    expect(verdictWords(judge({ valueDb: -17.1 }))).toBe('Too close to call')
-    expect(verdictWords(judge({ valueDb: -40, isUpperBound: true }))).toBe('Inside by at least 24')
+    expect(verdictWords(judge({ value: -31.5 }))).toBe('Inside by 15.5')
+    expect(verdictWords(judge({ value: -8.8 }))).toBe('Outside by 7.2')
+    expect(verdictWords(judge({ value: -17.1 }))).toBe('Too close to call')
+    expect(verdictWords(judge({ value: -40, isUpperBound: true }))).toBe('Inside by at least 24')
     expect(
       (['not-covered', 'no-figure', 'observation'] as const).map(state =>
         verdictWords(verdictWithout(state, null)),
@@ -178,7 +178,7 @@ describe('words', () => {
 
   it('say the verdict against a claim', () => {
     const say = (measuredDb: number, u = 0.1) =>
-      claimWords(judge({ valueDb: measuredDb, limitDb: 0, direction: 'lower', u }), {
+      claimWords(judge({ value: measuredDb, limit: 0, direction: 'lower', u }), {
         claimedW: 5,
         measuredW: 5 * 10 ** (measuredDb / 10),
         differenceDb: measuredDb,
@@ -203,10 +203,10 @@ describe('the margin strip', () => {
   })
 
   it('puts the whisker around the mark, and nothing where nothing was measured', () => {
-    const geometry = stripGeometry(judge({ valueDb: -20 }))
+    const geometry = stripGeometry(judge({ value: -20 }))
     expect(geometry.whisker!.from).toBeLessThan(geometry.mark!)
     expect(geometry.whisker!.to).toBeGreaterThan(geometry.mark!)
     expect(stripGeometry(verdictWithout('not-covered', null))).toMatchObject({ mark: null, whisker: null })
-    expect(stripGeometry(judge({ valueDb: 60 })).clipped).toBe(true)
+    expect(stripGeometry(judge({ value: 60 })).clipped).toBe(true)
   })
 })

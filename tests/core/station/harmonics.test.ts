@@ -80,7 +80,7 @@ describe('harmonics of one step', () => {
 
   it('corrects near the floor and makes a bound of what is in it', () => {
     const near = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-95')]), 'x2')
-    expect(near.corrected!.levelDbm - near.corrected!.budget.shiftDb).toBeCloseTo(-45 - 1.651, 2)
+    expect(near.corrected!.levelDbm - near.corrected!.budget.shift).toBeCloseTo(-45 - 1.651, 2)
     expect(near.corrected?.budget.contributions.some(({ id }) => id === 'floor')).toBe(true)
     const bound = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-99')]), 'x2')
     expect(bound).toMatchObject({
@@ -119,7 +119,7 @@ describe('harmonics of one step', () => {
   it('widens the range of a reading taken between a trace’s points', () => {
     const range = (doubt: { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number } | null) =>
       slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-70', { doubt })]), 'x2').corrected!
-        .budget.rangeDb
+        .budget.range
     expect(range({ kind: 'stepped-trace', stepHz: 100e3, resolutionBandwidthHz: 100e3 })).toBeGreaterThan(
       range(null),
     )
@@ -177,9 +177,9 @@ describe('the carrier a limit hangs on', () => {
         'x2',
       )
     const follows = range('-3', '-66')
-    expect(follows.verdict.rangeDb!).toBeGreaterThan(follows.corrected!.budget.rangeDb * 1.3)
+    expect(follows.verdict.range!).toBeGreaterThan(follows.corrected!.budget.range * 1.3)
     const still = range('-13', '-66')
-    expect(still.verdict.rangeDb!).toBeCloseTo(still.corrected!.budget.rangeDb, 9)
+    expect(still.verdict.range!).toBeCloseTo(still.corrected!.budget.range, 9)
   })
 })
 

@@ -101,9 +101,9 @@ describe('a limit that follows the carrier', () => {
     ])
     const slot = slotOf(context, 'x2')
     expect(slot.limit).toMatchObject({ kind: 'limit', slope: 1 })
-    expect(slot.ratio!.rangeDb).toBeLessThan(slot.corrected!.budget.rangeDb / 2)
+    expect(slot.ratio!.range).toBeLessThan(slot.corrected!.budget.range / 2)
     expect(slot.ratio!.contributions.some(({ id }) => id.includes('/level'))).toBe(false)
-    expect(slot.verdict.rangeDb).toBeCloseTo(slot.ratio!.rangeDb, 6)
+    expect(slot.verdict.range).toBeCloseTo(slot.ratio!.range, 6)
   })
 
   it('takes whichever carrier leaves less open', () => {
@@ -121,7 +121,7 @@ describe('a limit that follows the carrier', () => {
     })
     const both = slotOf(withReadings(review, [power, harmonic(1, '-3.0'), harmonic(2, '-66.0')]), 'x2')
     const meterOnly = slotOf(withReadings(review, [power, harmonic(2, '-66')]), 'x2')
-    expect(both.ratio!.rangeDb).toBeLessThan(meterOnly.ratio!.rangeDb)
+    expect(both.ratio!.range).toBeLessThan(meterOnly.ratio!.range)
   })
 })
 

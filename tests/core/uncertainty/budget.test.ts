@@ -15,7 +15,7 @@ import {
 } from '#core/uncertainty'
 
 const rect = (halfWidthDb: number, id = 'a') =>
-  contribution({ id, group: 'part', label: id, distribution: 'rectangular', halfWidthDb })
+  contribution({ id, group: 'part', label: id, distribution: 'rectangular', halfWidth: halfWidthDb })
 
 describe('a contribution', () => {
   it.each([
@@ -25,8 +25,8 @@ describe('a contribution', () => {
     ['normal', 2],
   ] as const)('divides the half-width of a %s one', (distribution, divisor) => {
     expect(
-      contribution({ id: 'a', group: 'part', label: 'a', distribution, halfWidthDb: 1 })
-        .standardUncertaintyDb,
+      contribution({ id: 'a', group: 'part', label: 'a', distribution, halfWidth: 1 })
+        .standardUncertainty,
     ).toBeCloseTo(1 / divisor, 12)
   })
 
@@ -39,8 +39,8 @@ describe('a contribution', () => {
 describe('a budget', () => {
   it('adds in quadrature and takes k = 1.96 where nothing was repeated', () => {
     const total = budget([rect(3 * Math.sqrt(3)), rect(4 * Math.sqrt(3), 'b')])
-    expect(total.standardUncertaintyDb).toBeCloseTo(5, 12)
-    expect(total.gumRangeDb).toBeCloseTo(5 * 1.959964, 5)
+    expect(total.standardUncertainty).toBeCloseTo(5, 12)
+    expect(total.gumRange).toBeCloseTo(5 * 1.959964, 5)
   })
 
   it('is nothing for nothing', () => {
@@ -53,7 +53,7 @@ describe('a budget', () => {
       group: 'repeats',
       label: 'r',
       distribution: 'normal',
-      halfWidthDb: 2,
+      halfWidth: 2,
       degreesOfFreedom: 4,
     })
     expect(budget([repeats])).toMatchObject({
@@ -72,7 +72,7 @@ describe('a budget', () => {
           const before = widths.map((width, i) => rect(width, `${i}`))
           const [after, first] = [budget([...before, rect(more, 'x')]), budget(before)]
           // The inversion itself is good to about 1e-6 dB; the GUM figure is exact.
-          return after.gumRangeDb >= first.gumRangeDb - 1e-12 && after.rangeDb >= first.rangeDb - 2e-6
+          return after.gumRange >= first.gumRange - 1e-12 && after.range >= first.range - 2e-6
         },
       ),
     )
@@ -85,7 +85,7 @@ describe('a budget', () => {
         group: 'mismatch',
         label: id,
         distribution: 'u-shaped',
-        halfWidthDb: 1,
+        halfWidth: 1,
         assumed: true,
       })
     const lines = budgetLines(budget([rect(0.5), mismatch('m1'), mismatch('m2'), rect(0.0001, 'tiny')]))

@@ -1,0 +1,28 @@
+import type { Chain } from '../chain'
+import { createMemory, type Memory } from '../derive'
+import type { CurrentReadings, Reading } from '../review'
+import type { Rulebook } from '../rules'
+import { createDistributions, type Distributions } from '../uncertainty'
+
+/** What may be kept from one state of a review to the next, as long as whoever holds it likes. */
+export interface SharedWork {
+  distributions: Distributions
+  memory: Memory
+  /** The readings that stood in the latest state. */
+  standing: { readings: readonly Reading[]; current: CurrentReadings } | null
+  /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
+  chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
+  /** Lists of rulebooks by their ids, for the reviewer's own rulebooks of then. */
+  books: { own: unknown; byIds: Map<string, readonly Rulebook[]> }
+}
+
+/** Fresh shared work. */
+export function createSharedWork(): SharedWork {
+  return {
+    distributions: createDistributions(),
+    memory: createMemory(),
+    standing: null,
+    chains: new WeakMap(),
+    books: { own: null, byIds: new Map() },
+  }
+}

@@ -1,0 +1,201 @@
+import { chainLossAt, type Chain, type Instrument } from '../chain'
+import type { Context } from '../context'
+import { CoreError } from '../errors'
+import { MINUS, parseLevel, wattsFromDbm } from '../quantity'
+import type {
+  CurveKind,
+  CurvePoints,
+  Reading,
+  ReadingSource,
+  Review,
+  ReviewBundle,
+  SeenFigure,
+  SeenLevel,
+} from '../review'
+import { seenFigure } from '../station'
+import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, type Step } from '../step'
+import { seededRandom } from '../virtual'
+
+const SEED = 20261114
+const SECONDS_PER_READING = 41
+const SECONDS_PER_FIGURE = 19
+const WHO = 'Demo bench'
+const AMBIENT_C = 18
+const FILE_NAME = 'made for the demo'
+
+/** When the demo’s first reading was taken. */
+export const DEMO_BEGAN = '2026-11-14T09:12:00.000Z'
+
+/** A level as the demo’s bench shows it, about to be kept. */
+interface ShownLevel {
+  slot: string
+  text: string
+  frequencyHz: number
+  bareUnit: 'W' | 'dBm'
+  /** What a trace adds: its floor, its doubts, the level to all digits. */
+  trace?: Partial<SeenLevel>
+  source?: ReadingSource
+}
+
+/** A figure as the demo sees it, about to be kept. */
+export type ShownFigure = { text: string; curveId?: string } & Pick<SeenFigure, 'value' | 'unit'> &
+  Partial<SeenFigure>
+
+/**
+ * Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed.
+ */
+export class DemoTaker {
+  readonly readings: Reading[] = []
+  readonly traces: Review['traces'] = []
+  readonly curves: Review['curves'] = []
+  readonly keyDowns: Review['keyDowns'] = []
+  readonly notes: Review['notes'] = []
+  readonly tracePoints: ReviewBundle['traces'] = new Map()
+  readonly curvePoints: ReviewBundle['curves'] = new Map()
+  readonly random = seededRandom(SEED)
+  private levels = 0
+  private figures = 0
+
+  constructor(readonly context: Context) {}
+
+  /** A level at the socket as the bench shows it, dBm at the instrument; null where the chain does not reach. */
+  shown(step: Step, signal: { frequencyHz: number; levelDbm: number }, spreadDb: number): number | null {
+    const { chain, instrument } = this.benchOf(step)
+    const loss = chainLossAt(chain, instrument, signal.frequencyHz)
+    if (!loss.known) return null
+    const off = (this.random() + this.random() + this.random() - 1.5) * spreadDb
+    const signalMw = 10 ** ((signal.levelDbm - loss.lossDb + off) / 10)
+    const noiseMw = instrument.kind === 'spectrum-analyser' ? 10 ** (instrument.floorDbm / 10) : 0
+    return 10 * Math.log10(signalMw + noiseMw)
+  }
+
+  /** Reads a level in a slot, in watts from a meter, in dBm from an analyser. */
+  level(step: Step, slot: string, of: { levelDbm: number; spreadDb: number }): void {
+    const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
+    const seen = this.shown(step, { frequencyHz, levelDbm: of.levelDbm }, of.spreadDb)
+    if (seen === null) return
+    const inWatts = this.benchOf(step).instrument.kind === 'power-meter'
+    this.keepLevel(step, {
+      slot,
+      text: inWatts ? wattsFromDbm(seen).toFixed(2) : decibelText(seen),
+      frequencyHz,
+      bareUnit: inWatts ? 'W' : 'dBm',
+    })
+  }
+
+  keepLevel(step: Step, shown: ShownLevel): void {
+    const read = parseLevel(shown.text, { bareUnit: shown.bareUnit })
+    const through = readThrough(step, INSTRUMENT_ROLE, this.context)
+    if (!read.ok || !through)
+      throw new CoreError('bad-review', `The demo reading “${shown.text}” cannot be read.`, {
+        why: read.ok ? 'no chain' : read.message,
+      })
+    const { ok: _ok, ...level } = read
+    this.levels += 1
+    this.readings.push({
+      id: `demo-${this.levels}`,
+      ...this.placeOf(step, shown.slot),
+      text: shown.text,
+      seen: {
+        as: 'level',
+        ...level,
+        frequencyHz: shown.frequencyHz,
+        traceFloorDbm: null,
+        doubt: null,
+        ...shown.trace,
+      },
+      ...through,
+      at: this.now(),
+      source: shown.source ?? { kind: 'demo' },
+    })
+  }
+
+  figure(step: Step, slot: string, { text, curveId, ...seen }: ShownFigure): void {
+    this.figures += 1
+    this.readings.push({
+      id: `demo-figure-${this.figures}`,
+      ...this.placeOf(step, slot),
+      text,
+      seen: seenFigure(seen),
+      ...readWith(step, seen.unit, this.context),
+      at: this.now(),
+      source:
+        curveId === undefined
+          ? { kind: 'demo' }
+          : { kind: 'recording', fileName: FILE_NAME, sha256: '', curveIds: [curveId] },
+    })
+  }
+
+  /** Keeps a curve; its id. */
+  curve(step: Step, kind: CurveKind, points: CurvePoints, words: string): string {
+    const id = `demo-curve-${this.curves.length + 1}`
+    this.curves.push({
+      id,
+      setId: step.set.id,
+      stepId: step.id,
+      kind,
+      fileName: FILE_NAME,
+      words,
+      rows: 0,
+      at: this.now(),
+    })
+    this.curvePoints.set(id, points)
+    return id
+  }
+
+  keyDown(step: Step, of: { seconds: number; powerW: number }): void {
+    this.keyDowns.push({
+      id: `demo-down-${this.keyDowns.length + 1}`,
+      setId: step.set.id,
+      stepId: step.id,
+      chainId: chainIdOf(step),
+      at: this.now(),
+      ...of,
+    })
+  }
+
+  note(step: Step, text: string): void {
+    this.notes.push({
+      id: `demo-note-${this.notes.length + 1}`,
+      setId: step.set.id,
+      stepId: step.id,
+      text,
+      at: this.now(),
+      who: WHO,
+    })
+  }
+
+  /** Chain and instrument of a step. */
+  benchOf(step: Step): { chain: Chain; instrument: Instrument } {
+    const chain = this.context.chain(chainIdOf(step))
+    const instrument = chain && this.context.instrument(chain.instrumentId)
+    if (chain && instrument) return { chain, instrument }
+    throw new CoreError('unknown-id', `The demo has no chain for ${step.id}.`, {
+      kind: 'chain',
+      id: chainIdOf(step) ?? '',
+    })
+  }
+
+  now(): string {
+    const spentS = this.levels * SECONDS_PER_READING + this.figures * SECONDS_PER_FIGURE
+    return new Date(Date.parse(DEMO_BEGAN) + spentS * 1000).toISOString()
+  }
+
+  private placeOf(step: Step, slot: string) {
+    return {
+      setId: step.set.id,
+      stationId: step.stationId,
+      stepId: step.id,
+      slot,
+      supply: step.set.supplyNow,
+      ambientC: AMBIENT_C,
+      who: WHO,
+      supersedes: null,
+    }
+  }
+}
+
+/** A figure in decibels as a display shows it: one decimal, the true minus sign. */
+export function decibelText(value: number): string {
+  return value.toFixed(1).replace('-', MINUS)
+}

@@ -1,0 +1,11 @@
+import type { Review } from '../../review'
+import { OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
+import { DEMO_GEOMETRY } from './offAir'
+
+/** Stations the demo’s review wants beyond those every review has. */
+export const DEMO_ALSO_STATIONS: readonly string[] = [POWER_OVER_TIME_ID, OFF_AIR_ID, TWO_TONE_ID]
+
+/** What stations keep in the demo’s review. */
+export function demoMemos(): Review['memos'] {
+  return { [OFF_AIR_ID]: { common: { geometry: DEMO_GEOMETRY }, bySet: {} } }
+}

@@ -1,0 +1,20 @@
+import { takeModulation } from './modulation'
+import { takeOffAir } from './offAir'
+import { takePowerAndHarmonics, takeSsbPower } from './powerAndHarmonics'
+import { takePowerOverTime } from './powerOverTime'
+import { takeSupply, takeTwoTone } from './sidebandAndSupply'
+import type { DemoTaking } from './taking'
+
+/** Everything the demo reads, in the order it was read. */
+export const demoTakings: readonly DemoTaking[] = [
+  takePowerAndHarmonics,
+  takeSsbPower,
+  takePowerOverTime,
+  takeOffAir,
+  takeModulation,
+  takeTwoTone,
+  takeSupply,
+]
+
+/** Stations the demo’s review wants beyond those every review has, and what they keep. */
+export { demoMemos, DEMO_ALSO_STATIONS } from './demoStations'

@@ -1,0 +1,1 @@
+export { createMemory, createReader, type Ask, type Memory, type Reader } from './memory'

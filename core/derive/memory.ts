@@ -1,0 +1,82 @@
+/** A question to the state something was worked out from. Its answer is compared by identity. */
+export type Ask<State, Arg> = (state: State, arg: Arg) => unknown
+
+/** Something worked out once, with everything that was asked while working it out. */
+interface Derived {
+  value: unknown
+  /** Triples: the question, its argument, the answer then; a null question stands for another derived thing. */
+  asked: unknown[]
+  /** The reader that last found it still true. */
+  provenBy: object | null
+}
+
+/** What was worked out, kept from one state to the next as long as whoever holds it likes. */
+export type Memory = WeakMap<object, Map<string, Derived>>
+
+/** Fresh memory. */
+export function createMemory(): Memory {
+  return new WeakMap()
+}
+
+/**
+ * Reads one state, and records what is read while something is being worked out. A thing that was worked out
+ * for an earlier state is used again as long as everything that was asked for it has the very same answer
+ * now: what a result hangs on is recorded, never listed.
+ */
+export interface Reader<State> {
+  /** Asks the state, and records the answer for whatever is being worked out. */
+  ask: <Arg, Answer>(question: (state: State, arg: Arg) => Answer, arg: Arg) => Answer
+  /**
+   * Works a thing out for its owner, or uses what was worked out before.
+   * @param name - tells the things of one owner apart; with the owner it must name all that `compute` takes
+   *   from its surroundings without asking.
+   */
+  derive: <T>(owner: object, name: string, compute: () => T) => T
+}
+
+/** A reader of one state over a memory. O(what was asked) to prove a thing once for each state. */
+export function createReader<State>(state: State, memory: Memory): Reader<State> {
+  const token = {}
+  let recording: unknown[] | null = null
+
+  function isTrue(known: Derived): boolean {
+    if (known.provenBy === token) return true
+    const { asked } = known
+    for (let i = 0; i < asked.length; i += 3) {
+      const question = asked[i] as Ask<State, unknown> | null
+      if (question === null) {
+        const other = asked[i + 1] as Derived
+        if (!isTrue(other) || other.value !== asked[i + 2]) return false
+      } else if (question(state, asked[i + 1]) !== asked[i + 2]) return false
+    }
+    known.provenBy = token
+    return true
+  }
+
+  return {
+    ask(question, arg) {
+      const answer = question(state, arg)
+      recording?.push(question, arg, answer)
+      return answer
+    },
+    derive<T>(owner: object, name: string, compute: () => T): T {
+      let ofOwner = memory.get(owner)
+      if (!ofOwner) memory.set(owner, (ofOwner = new Map()))
+      let known = ofOwner.get(name)
+      if (!known) ofOwner.set(name, (known = { value: undefined, asked: [], provenBy: null }))
+      if (known.provenBy !== token && (known.provenBy === null || !isTrue(known))) {
+        const outer = recording
+        const asked: unknown[] = (recording = [])
+        try {
+          known.value = compute()
+        } finally {
+          recording = outer
+        }
+        known.asked = asked
+        known.provenBy = token
+      }
+      recording?.push(null, known, known.value)
+      return known.value as T
+    },
+  }
+}

@@ -1,0 +1,2 @@
+export type { ReportBlock, ReportCell, ReportDocument, ReportSection } from './model'
+export { numberCell, textCell } from './cells'

@@ -1,0 +1,23 @@
+export { noAnswer, sumByRulebook, type AnswerGap, type RulebookAnswer, type StationAnswer } from './answer'
+export { answerSteps, type SummingUp } from './answerSteps'
+export { governingOf, hasFigure, withoutFigure } from './byRulebooks'
+export { evaluateControlCheck, type ControlCheckResult } from './controlCheck'
+export { claimDemand, ruleDemands, type Demand } from './demands'
+export { evaluateOnce, evaluateSlots, type SlotEvaluation } from './evaluateSlots'
+export { foundFigure, type OwnContribution } from './foundFigure'
+export { claimNotes, judgeClaim } from './judgeClaim'
+export { judgePower, type PowerJudging } from './judgePower'
+export { judgeScalar, limitInHz, type ScalarJudging } from './judgeScalar'
+export { limitShort, limitSource, limitWords } from './limitWords'
+export { ASSUMED_RATIO_DB, ratioDoubt } from './ratioDoubt'
+export {
+  figureIn,
+  levelIn,
+  notCorrected,
+  NOTHING,
+  observedFigure,
+  observedLevel,
+  openSlot,
+} from './slotResults'
+export { rangeWords, valueWords } from './slotWords'
+export { stepResultOf, type StepSummary } from './stepResult'

@@ -1,0 +1,46 @@
+import {
+  printHalfWidth,
+  printHz,
+  printNumber,
+  printRange,
+  printSigned,
+  printWatts,
+  UNIT_SPACE,
+  wattsFromDbm,
+} from '../quantity'
+import type { Found, SlotResult } from '../step'
+
+/** What a slot comes to: power at the socket, or the figure itself. */
+export function valueWords({ found }: Pick<SlotResult, 'found'>): string {
+  if (!found) return '–'
+  if (found.path) return `${found.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(found.value))}`
+  return `${found.isUpperBound ? 'at most ' : ''}${figureWords(found)}`
+}
+
+function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
+  switch (unit) {
+    case 'mark':
+      return value ? 'done' : 'not done'
+    case 'Hz':
+      return printHz(value, 4)
+    case 'dB':
+      return `${printNumber(value, 1)}${UNIT_SPACE}dB`
+    case 'dBm':
+      return `${printSigned(value, 1)}${UNIT_SPACE}dBm`
+    default:
+      return `${printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`
+  }
+}
+
+/**
+ * The 95 % range of a slot in its own unit; a dash where nothing is left open, or nothing but the last digit
+ * of what is only noted down.
+ */
+export function rangeWords({ found, verdict }: Pick<SlotResult, 'found' | 'verdict'>): string {
+  if (!found) return '–'
+  if (found.path) return printRange(found.budget)
+  const leavesOpen = found.budget.contributions.some(
+    ({ group }) => verdict.state !== 'observation' || group !== 'resolution',
+  )
+  return leavesOpen ? printHalfWidth(found.budget.range, found.budget.unit) : '–'
+}

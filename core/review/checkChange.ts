@@ -1,0 +1,95 @@
+import type Joi from 'joi'
+import { CoreError } from '../errors'
+import { CROSS_CHECKED, crossCheck } from './crossCheck'
+import { reviewSchema } from './schema'
+import { badReview } from './schemaRefusal'
+import type { Review } from './types'
+
+/** Where something was changed: the keys from the review downwards, as immer names them. */
+export type ChangedPath = readonly (string | number)[]
+
+/**
+ * Checks what a change touched, and nothing else, against the same schema that opening uses, so that nothing
+ * is kept that could not be opened again.
+ * @param next - the review as it would be.
+ * @returns null where it may be kept, else what is wrong, in plain words.
+ */
+export function checkChange(next: Review, paths: readonly ChangedPath[]): CoreError<'bad-review'> | null {
+  const touched = touchedOf(paths)
+  for (const [field, items] of touched) {
+    const wrong = checkField(next, field, items)
+    if (wrong) return wrong
+  }
+  if (!CROSS_CHECKED.some(field => touched.has(field))) return null
+  const fault = crossCheck(next)
+  return fault && new CoreError('bad-review', fault.words, { why: fault.why })
+}
+
+/** Items of a field that were touched; null: the field as a whole. */
+type Touched = Map<keyof Review, Set<number> | null>
+
+function touchedOf(paths: readonly ChangedPath[]): Touched {
+  const touched: Touched = new Map()
+  for (const [key, index] of paths) {
+    const field = key as keyof Review
+    const known = touched.get(field)
+    if (known === null) continue
+    if (typeof index === 'number') touched.set(field, (known ?? new Set<number>()).add(index))
+    else if (index !== 'length') touched.set(field, null)
+    else touched.set(field, known ?? new Set())
+  }
+  return touched
+}
+
+function checkField(
+  next: Review,
+  field: keyof Review,
+  items: Set<number> | null,
+): CoreError<'bad-review'> | null {
+  const value = next[field]
+  const schema = extract(field)
+  if (items === null || !Array.isArray(value)) return refusalOf(schema, value)
+  const item = itemSchema(field)
+  for (const index of items) {
+    const one: unknown = value[index]
+    const wrong = one === undefined ? null : refusalOf(item, one)
+    if (wrong) return wrong
+  }
+  return tooMany(schema, value.length)
+}
+
+function refusalOf(schema: Joi.Schema, value: unknown): CoreError<'bad-review'> | null {
+  const { error } = schema.validate(value, { abortEarly: true, convert: false })
+  return error ? badReview(error, 'This was not kept') : null
+}
+
+/** Only the length of a list is looked at: its items are checked one by one where they were touched. */
+function tooMany(schema: Joi.Schema, length: number): CoreError<'bad-review'> | null {
+  const most = (schema.describe() as { rules?: { name: string; args: { limit: number } }[] }).rules?.find(
+    ({ name }) => name === 'max',
+  )?.args.limit
+  return most !== undefined && length > most
+    ? new CoreError('bad-review', `This was not kept: at most ${most} of these can be in a review.`, {
+        why: `${length} of ${most}`,
+      })
+    : null
+}
+
+const fields = new Map<string, Joi.Schema>()
+
+function extract(field: keyof Review): Joi.Schema {
+  let schema = fields.get(field)
+  if (!schema) fields.set(field, (schema = reviewSchema.extract(field)))
+  return schema
+}
+
+/** The schema of one item of a list. */
+function itemSchema(field: keyof Review): Joi.Schema {
+  const key = `${field}[]`
+  let schema = fields.get(key)
+  if (!schema) {
+    const items = (extract(field) as unknown as { $_terms: { items: Joi.Schema[] } }).$_terms.items
+    fields.set(key, (schema = items[0]!))
+  }
+  return schema
+}

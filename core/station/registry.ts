@@ -1,0 +1,23 @@
+import type { Station } from './contract'
+import { bandwidthStation } from './transmit/bandwidth/station'
+import { carrierPowerStation } from './transmit/carrier-power/station'
+import { deviationStation } from './transmit/deviation/station'
+import { frequencyStation } from './transmit/frequency/station'
+import { harmonicsStation } from './transmit/harmonics/station'
+import { offAirStation } from './transmit/off-air/station'
+import { powerOverTimeStation } from './transmit/power-over-time/station'
+import { twoToneStation } from './transmit/two-tone/station'
+import { stressStation } from './whole/stress/station'
+
+/** Every station: the one place that lists them. The order of work follows from `order`. */
+export const registered: readonly Station[] = [
+  carrierPowerStation,
+  powerOverTimeStation,
+  harmonicsStation,
+  offAirStation,
+  deviationStation,
+  frequencyStation,
+  bandwidthStation,
+  twoToneStation,
+  stressStation,
+]

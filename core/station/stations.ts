@@ -1,0 +1,35 @@
+import type { Context } from '../context'
+import { CoreError } from '../errors'
+import type { Reading } from '../review'
+import type { Station } from './contract'
+import { registered } from './registry'
+
+/** Every station, in the order of work. */
+export const stations: readonly Station[] = [...registered].sort((a, b) => a.order - b.order)
+
+/**
+ * A station by its id.
+ * @throws CoreError `unknown-id`.
+ */
+export function stationById(id: string): Station {
+  const found = stations.find(station => station.id === id)
+  if (!found)
+    throw new CoreError('unknown-id', `There is no station “${id}” in this version.`, { kind: 'station', id })
+  return found
+}
+
+/**
+ * The stations a review goes through, in the order of work: those every review has, those it asked for, and
+ * those something was read at.
+ */
+export function wantedStations(context: Context): Station[] {
+  const { readings, settings } = context.review
+  const begun = context.derive(readings, 'stations', () => begunIn(readings))
+  return stations.filter(
+    ({ id, optional }) => !optional || settings.alsoStations.includes(id) || begun.has(id),
+  )
+}
+
+function begunIn(readings: readonly Reading[]): Set<string> {
+  return new Set(readings.map(({ stationId }) => stationId))
+}

@@ -1,0 +1,62 @@
+import { ADJACENT_CHANNELS, adjacentHz, spacingOf } from '../../../band'
+import type { Context } from '../../../context'
+import type { RadioSet } from '../../../review'
+import {
+  ANALYSER_CAUTIONS,
+  INSTRUMENT_ROLE,
+  planSteps,
+  SETTINGS,
+  type Slot,
+  type Step,
+  type StepPlace,
+  TRANSMIT_CAUTIONS,
+} from '../../../step'
+import { RECEIVER_ROLES } from '../receiverRole'
+
+export const BANDWIDTH_ID = 'bandwidth'
+
+/** Slot of the occupied bandwidth. */
+export const OCCUPIED_SLOT = 'obw'
+
+/** A step on every channel chosen, at each channel spacing the set can be switched to. */
+export function planBandwidth(set: RadioSet, context: Context): Step[] {
+  return planSteps(set, context, {
+    stationId: BANDWIDTH_ID,
+    roles: RECEIVER_ROLES,
+    level: 'highest',
+    perSpacing: true,
+    keyed: { seconds: 20 },
+    durationS: 180,
+    slots: place => [occupiedSlot(place), ...ADJACENT_CHANNELS.map(channel => adjacentSlot(place, channel))],
+    instruction:
+      'Modulate as loudly as in use, record half a minute of I/Q, and bring it in; or type what an analyser works out.',
+    radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff],
+    cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
+  })
+}
+
+function occupiedSlot({ channel: { frequencyHz } }: StepPlace): Slot {
+  return {
+    id: OCCUPIED_SLOT,
+    kind: { is: 'occupied' },
+    label: 'Occupied bandwidth, 99\u00a0%',
+    frequencyHz,
+    role: INSTRUMENT_ROLE,
+    field: { as: 'figure', unit: 'Hz', bareScale: 1000, min: 0, max: 1e6, placeholder: 'kHz' },
+  }
+}
+
+function adjacentSlot(
+  { band, channel }: StepPlace,
+  { id, side, step }: (typeof ADJACENT_CHANNELS)[number],
+): Slot {
+  return {
+    id,
+    kind: { is: 'adjacent', side, step },
+    label: `${step === 1 ? 'Next' : 'Second'} channel ${side < 0 ? 'below' : 'above'}`,
+    frequencyHz: adjacentHz({ side, step }, { carrierHz: channel.frequencyHz, spacingHz: spacingOf(band) }),
+    role: INSTRUMENT_ROLE,
+    field: { as: 'figure', unit: 'dB', min: -200, max: 20, placeholder: 'dBc' },
+    optional: step === 2,
+  }
+}

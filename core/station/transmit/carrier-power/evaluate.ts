@@ -1,0 +1,121 @@
+import type { Context } from '../../../context'
+import { verdictWithout } from '../../../decision'
+import {
+  claimNotes,
+  evaluateOnce,
+  figureIn,
+  judgeClaim,
+  judgePower,
+  levelIn,
+  notCorrected,
+  NOTHING,
+  observedFigure,
+  openSlot,
+} from '../../../judging'
+import { printPercent, printWatts, wattsFromDbm } from '../../../quantity'
+import type { LevelReading } from '../../../review'
+import {
+  correctReading,
+  type FoundLevel,
+  isCorrected,
+  isRead,
+  type Judgement,
+  type Slot,
+  type SlotResult,
+  socketDbm,
+  type Step,
+  type StepResult,
+} from '../../../step'
+import { askAboutCarrier } from './questions'
+
+/** Judges the carrier of one step against its claim, and against what the rulebooks allow. */
+export function evaluateCarrierPower(step: Step, context: Context): StepResult {
+  return evaluateOnce(step, context, () => {
+    const [carrierSlot, ...supplySlots] = step.slots
+    const carrier = carrierResult(step, carrierSlot!, context)
+    const supply = supplySlots.map(slot => supplyResult(step, slot, carrier, context))
+    return {
+      step,
+      slots: [carrier, ...supply],
+      offers: [],
+      verdict: carrier.verdict,
+      words: carrier.words,
+      governs: isRead(carrier) ? carrier : null,
+      questions: askAboutCarrier(step, carrier, context),
+      progress: { read: isRead(carrier) ? 1 : 0, possible: carrier.state === 'out-of-reach' ? 0 : 1 },
+    }
+  })
+}
+
+function carrierResult(step: Step, slot: Slot, context: Context): SlotResult {
+  const reading = levelIn(step, slot, context)
+  if (!reading) return openSlot(step, slot, context)
+  const found = correctReading(reading, context)
+  if (!isCorrected(found)) return notCorrected(slot, reading, found.why)
+  return judged(step, { slot, reading, found }, context)
+}
+
+function judged(
+  step: Step,
+  of: { slot: Slot; reading: LevelReading; found: FoundLevel },
+  context: Context,
+): SlotResult {
+  const { slot, reading, found } = of
+  const claim = judgeClaim(step, found, context)
+  const each = judgePower(
+    step,
+    found,
+    {
+      about: 'carrier-power',
+      carrierW: wattsFromDbm(found.value),
+      cannotWords: 'Cannot be judged from the socket alone',
+    },
+    context,
+  ).sort((a, b) => strictness(a) - strictness(b))
+  return {
+    ...NOTHING,
+    slot,
+    state: 'read',
+    reading,
+    found,
+    claim,
+    each,
+    limit: each.at(0)?.limit ?? null,
+    verdict: claim?.verdict ?? verdictWithout('no-figure', 'The maker does not say.'),
+    words: claim?.words ?? `${printWatts(wattsFromDbm(found.value))}; the maker does not say`,
+    notes: [...(claim ? claimNotes(found, claim) : []), ...found.notes],
+  }
+}
+
+/** The strictest limit first, then what cannot be judged, then silence. */
+function strictness({ limit }: Judgement): number {
+  if (limit.kind === 'limit') return limit.limitDbm
+  return limit.kind === 'cannot-judge' ? 1e3 : 1e4
+}
+
+function supplyResult(step: Step, slot: Slot, carrier: SlotResult, context: Context): SlotResult {
+  const figure = figureIn(step, slot, context)
+  if (!figure) return openSlot(step, slot, context)
+  const words = slot.kind.what === 'current' ? efficiencyWords(step, carrier, context) : null
+  return observedFigure(slot, figure, { words: words ?? figure.text }, context)
+}
+
+/**
+ * Radio-frequency power over what the supply gives, 0 to 1; null before power, voltage and current are read.
+ */
+export function efficiency(step: Step, carrier: SlotResult, context: Context): number | null {
+  const levelDbm = socketDbm(carrier)
+  const supply = (what: string) => {
+    const slot = step.slots.find(({ kind }) => kind.is === 'supply' && kind.what === what)
+    return slot && figureIn(step, slot, context)?.seen.value
+  }
+  const inputW = (supply('voltage') ?? 0) * (supply('current') ?? 0)
+  return levelDbm !== null && inputW > 0 ? wattsFromDbm(levelDbm) / inputW : null
+}
+
+function efficiencyWords(step: Step, carrier: SlotResult, context: Context): string | null {
+  const share = efficiency(step, carrier, context)
+  if (share === null) return null
+  const doubt = share > 1 ? ': more out than in, so one of the three is wrong' : ''
+  return `efficiency ${printPercent(share, 0)}${doubt}`
+}

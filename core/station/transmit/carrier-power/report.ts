@@ -1,0 +1,45 @@
+import { numberCell, type ReportBlock, type ReportCell, textCell } from '../../../document'
+import { rangeWords, valueWords } from '../../../judging'
+import { printClaimW, printMhzFigure } from '../../../quantity'
+import type { StepResult } from '../../../step'
+import { conditions } from '../../report/conditions'
+
+/** Carrier power of all channels and levels as one table. */
+export function reportCarrierPower(results: readonly StepResult[]): ReportBlock[] {
+  return [
+    {
+      kind: 'table',
+      caption: 'Carrier power',
+      widths: [11, 8, 11, 10, 10, 9, 18, 23],
+      head: [
+        { text: 'MHz', align: 'right' },
+        { text: 'Level' },
+        { text: 'As read', align: 'right' },
+        { text: 'At socket', align: 'right' },
+        { text: 'Range', align: 'right' },
+        { text: 'Claim', align: 'right' },
+        { text: 'Margin' },
+        { text: 'Verdict' },
+      ],
+      rows: results.flatMap(rowOf),
+    },
+    conditions(results),
+  ]
+}
+
+function rowOf({ step, slots }: StepResult): ReportCell[][] {
+  const [carrier] = slots
+  if (!carrier?.reading) return []
+  return [
+    [
+      numberCell(printMhzFigure(step.channel.frequencyHz)),
+      textCell(step.setting.level.name),
+      numberCell(carrier.reading.text),
+      numberCell(valueWords(carrier)),
+      numberCell(rangeWords(carrier)),
+      numberCell(step.claim.kind === 'watts' ? printClaimW(step.claim.powerW) : 'not said'),
+      { kind: 'strip', verdict: carrier.verdict },
+      { kind: 'verdict', verdict: carrier.verdict, words: carrier.words },
+    ],
+  ]
+}

@@ -1,0 +1,28 @@
+import { claimDemand, ruleDemands } from '../../../judging'
+import { stepChecks } from '../../../step'
+import type { Station } from '../../contract'
+import { answerCarrierPower, carrierPowerQuestions } from './answer'
+import { evaluateCarrierPower } from './evaluate'
+import { CARRIER_POWER_ID, CARRIER_POWER_ROLES, planCarrierPower } from './plan'
+import { reportCarrierPower } from './report'
+
+/** Carrier power: what the radio makes at its socket, against what its maker claims. */
+export const carrierPowerStation: Station = Object.freeze({
+  id: CARRIER_POWER_ID,
+  version: 1,
+  title: 'Carrier power',
+  group: 'transmit',
+  order: 4,
+  letter: 'p',
+  optional: false,
+  verdicts: 'judged',
+  roles: CARRIER_POWER_ROLES,
+  nothing: 'Nothing is planned yet: put bands, channels and claims on the card.',
+  plan: planCarrierPower,
+  checks: (step, context) => stepChecks(step, context, 1),
+  evaluate: evaluateCarrierPower,
+  demands: (step, context) => [claimDemand(step), ...ruleDemands(step, 'carrier-power', context)],
+  questions: carrierPowerQuestions,
+  answer: answerCarrierPower,
+  report: reportCarrierPower,
+} satisfies Station)

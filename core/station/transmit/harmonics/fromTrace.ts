@@ -1,0 +1,62 @@
+import { type HarmonicPeak, traceDoubt, type TracePeaks, type TraceSpur } from '../../../format'
+import { MINUS, parseLevel } from '../../../quantity'
+import type { ReadingSource, SeenLevel } from '../../../review'
+import type { Slot } from '../../../step'
+import { type Moment, slotAt, spurSlot } from './harmonicSlots'
+
+/** How a trace was taken, and what is taken from it. */
+export interface TakenTrace {
+  peaks: TracePeaks
+  resolutionBandwidthHz: number | null
+  keepsHighest: boolean
+  moment: Moment
+  source: ReadingSource
+}
+
+/** A level about to be kept in a slot. */
+export interface KeptLevel {
+  slotId: string
+  text: string
+  seen: SeenLevel
+  source?: ReadingSource
+}
+
+/** A peak from a trace becomes a reading like any other, with its file, its floor and its doubts. */
+export function levelFromPeak(slots: readonly Slot[], peak: HarmonicPeak, of: TakenTrace): KeptLevel | null {
+  const settled = slots.find(({ kind }) => kind.n === peak.harmonic)
+  if (!settled || !peak.peak) return null
+  const { levelDbm, frequencyHz } = peak.peak
+  const decimals = Number.isInteger(levelDbm * 10) ? 1 : 2
+  const doubt = traceDoubt(peak, of)
+  return levelOf(slotAt(settled, of.moment), { levelDbm, frequencyHz, decimals, doubt }, of)
+}
+
+/** A spur found in a trace becomes a reading in a slot of its own. */
+export function levelFromSpur({ levelDbm, frequencyHz }: TraceSpur, of: TakenTrace): KeptLevel | null {
+  const slot = slotAt(spurSlot(frequencyHz), of.moment)
+  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null }, of)
+}
+
+function levelOf(
+  slot: Slot,
+  peak: Pick<SeenLevel, 'levelDbm' | 'frequencyHz' | 'doubt'> & { decimals: number },
+  of: TakenTrace,
+): KeptLevel | null {
+  const text = peak.levelDbm.toFixed(peak.decimals).replace('-', MINUS)
+  const read = parseLevel(text, { bareUnit: 'dBm' })
+  if (!read.ok) return null
+  const { ok: _ok, ...shown } = read
+  return {
+    slotId: slot.id,
+    text,
+    seen: {
+      as: 'level',
+      ...shown,
+      levelDbm: peak.levelDbm,
+      frequencyHz: peak.frequencyHz,
+      traceFloorDbm: of.peaks.floorDbm,
+      doubt: peak.doubt,
+    },
+    source: of.source,
+  }
+}

@@ -1,0 +1,90 @@
+import type { Context } from '../../../context'
+import { decide, verdictWords } from '../../../decision'
+import { withoutFigure } from '../../../judging'
+import {
+  type EmissionFacts,
+  evaluateLimit,
+  type LimitFound,
+  type LimitsOfCarrier,
+  type Rulebook,
+} from '../../../rules'
+import { carrierFacts, type FoundLevel, type Judgement, type Slot, type Step } from '../../../step'
+import { type Budget, budget, ratioContributions } from '../../../uncertainty'
+import { type CarrierForLimit, firstLineCarrier } from '../carrierForLimit'
+import { harmonicOf } from './harmonicSlots'
+
+export interface JudgeHarmonicInput {
+  rulebook: Rulebook
+  step: Step
+  slot: Slot
+  carrier: CarrierForLimit
+  context: Context
+  /** Limits of the rulebook for the carrier of this step, worked out once for all its harmonics. */
+  limits: LimitsOfCarrier
+}
+
+/**
+ * Judges one corrected harmonic by one rulebook. Where the limit follows the carrier, the margin is a ratio:
+ * what both
+ * readings share cancels, and the carrier's own uncertainty enters. It is taken from whichever carrier leaves
+ * less open.
+ */
+export function judgeHarmonic(found: FoundLevel, input: JudgeHarmonicInput): Judgement {
+  const { context, step, slot } = input
+  const limit = input.limits(emissionOf(slot))
+  if (limit.kind !== 'limit') return withoutFigure(limit, 'Cannot be judged yet')
+  if (limit.slope === 0) return against({ limit, total: found.budget, ratio: null }, found, context)
+  const candidates = [
+    input.carrier,
+    ...(input.carrier.from === 'carrier-power' ? [firstLineCarrier(step, context)] : []),
+  ].flatMap(carrier => {
+    const own =
+      carrier &&
+      (carrier === input.carrier
+        ? limit
+        : evaluateLimit(input.rulebook, carrierFacts(step, carrier.powerW), emissionOf(slot)))
+    return carrier && own?.kind === 'limit' && own.slope !== 0
+      ? [{ limit: own, ratio: ratioBudget(found, carrier, context) }]
+      : []
+  })
+  const best = candidates.reduce((a, b) =>
+    b.ratio.standardUncertainty < a.ratio.standardUncertainty ? b : a,
+  )
+  return against({ limit: best.limit, total: best.ratio, ratio: best.ratio }, found, context)
+}
+
+/** A harmonic, or any other spur, as a rulebook sees it. */
+export function emissionOf(slot: Slot): EmissionFacts {
+  return { frequencyHz: slot.frequencyHz, harmonic: harmonicOf(slot) }
+}
+
+function ratioBudget(found: FoundLevel, carrier: CarrierForLimit, context: Context): Budget {
+  return carrier.contributions.length === 0
+    ? found.budget
+    : budget(ratioContributions(found.budget.contributions, carrier.contributions), context.distributions)
+}
+
+function against(
+  of: { limit: LimitFound; total: Budget; ratio: Budget | null },
+  found: FoundLevel,
+  context: Context,
+): Judgement {
+  const { limit, total, ratio } = of
+  const verdict = decide({
+    value: found.value,
+    limit: limit.limitDbm,
+    direction: 'upper',
+    errors: context.distributions.of(total.contributions),
+    isUpperBound: found.isUpperBound,
+    rule: context.review.settings.decisionRule,
+  })
+  return {
+    limit,
+    verdict,
+    ratio,
+    // Words are made when somebody reads them: harmonics are judged by the ten thousand.
+    get words() {
+      return verdictWords(verdict)
+    },
+  }
+}

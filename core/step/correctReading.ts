@@ -1,0 +1,295 @@
+import {
+  accuracyInWords,
+  type CalibrationAge,
+  calibrationAges,
+  type Chain,
+  chainContributions,
+  chainLossAt,
+  type Instrument,
+  instrumentContributions,
+  reachAt,
+} from '../chain'
+import type { Context } from '../context'
+import { printDb, printDbm, printSigned } from '../quantity'
+import type { LevelReading, Reading, RoleId, SeenLevel, Through } from '../review'
+import {
+  BETWEEN_POINTS_MEAN,
+  type Budget,
+  budget,
+  contribution,
+  type Contribution,
+  CORRECT_BELOW_DB,
+  floorEffect,
+  repeatsContribution,
+  steppedTraceLossDb,
+} from '../uncertainty'
+import type { Found } from './results'
+import { INSTRUMENT_ROLE, type Role } from './step'
+
+/** A level taken to the radio’s socket. */
+export type FoundLevel = Found & { path: NonNullable<Found['path']> }
+
+/** Why a reading could not be corrected. */
+export interface NotCorrected {
+  why: string
+}
+
+/** Which of a reading’s chains it is corrected through, and which way the signal went. */
+export interface CorrectedThrough {
+  role?: RoleId
+  signal?: Role['signal']
+}
+
+/**
+ * Takes a level to the socket. From the radio: display less the offset typed on the instrument, plus the loss
+ * of the chain at that frequency, less the noise it holds. To the radio: the generator’s level less that loss.
+ * With the budget of what that leaves open.
+ */
+export function correctReading(
+  reading: LevelReading,
+  context: Context,
+  through: CorrectedThrough = {},
+): FoundLevel | NotCorrected {
+  const { role = INSTRUMENT_ROLE, signal = 'from-radio' } = through
+  return context.derive(reading, `socket:${role}:${signal}`, () => {
+    const way = reading.through[role]
+    const chain = way && context.chainOf(way)
+    if (!way || !chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
+    const instrument = context.instrument(chain.instrumentId)
+    if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
+    return correct({ reading, seen: reading.seen, way, chain, instrument, signal }, context)
+  })
+}
+
+/** True for a reading of a level. */
+export function isLevel(reading: Reading): reading is LevelReading {
+  return reading.seen.as === 'level'
+}
+
+interface ToCorrect {
+  reading: LevelReading
+  seen: SeenLevel
+  way: Through
+  chain: Chain
+  instrument: Instrument
+  signal: Role['signal']
+}
+
+function correct(of: ToCorrect, context: Context): FoundLevel | NotCorrected {
+  const { seen, chain, instrument } = of
+  const path = context.derive(chain, `path:${seen.frequencyHz}`, () =>
+    pathAt(chain, context.instrument(chain.instrumentId)!, seen.frequencyHz),
+  )
+  if ('why' in path) return path
+  const notes: string[] = []
+  const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
+  if (chain.offsetOnInstrumentDb !== 0)
+    notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
+  const floor = withoutNoise(of, { displayed, path }, notes)
+  const steps = betweenPoints(seen, notes)
+  const scatter = scatterOf(seen, notes)
+  const own = [scatter, floor.contribution, steps].filter(one => one !== null)
+  const total = totalBudget(path, { seen, instrument, displayed, own }, context)
+  const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
+  addDoubts(of, context, notes)
+  if (Math.abs(total.shift) >= 0.005 && !floor.isUpperBound)
+    notes.push(
+      `What is left open is lopsided, so the middle of it is stated: ${printSigned(total.shift, 2)} dB.`,
+    )
+  const lossDb = of.signal === 'to-radio' ? -path.lossDb : path.lossDb
+  return {
+    value: atInstrumentDbm + lossDb + total.shift,
+    unit: 'dBm',
+    path: { atInstrumentDbm, lossDb: path.lossDb },
+    budget: total,
+    isUpperBound: floor.isUpperBound,
+    notes,
+  }
+}
+
+/** What is assumed of the instrument, and calibrations out of date. */
+function addDoubts(of: ToCorrect, context: Context, notes: string[]): void {
+  const { instrument } = of
+  if (instrument.assumed)
+    notes.push(
+      context.derive(
+        instrument,
+        'assumed',
+        () =>
+          `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`,
+      ),
+    )
+  for (const age of agesOf(of, context))
+    if (age.stale)
+      notes.push(
+        `The path through ${age.partName} had been measured ${age.days} days before, more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`,
+      )
+}
+
+/** How old the calibrations were when a reading was taken. */
+function agesOf({ chain, reading, way }: ToCorrect, context: Context): CalibrationAge[] {
+  const { calibrations } = context.review
+  if (calibrations.length === 0) return []
+  const { settings } = context.review
+  const pinned = {
+    ...chain,
+    parts: chain.parts.map(part => ({ ...part, calibrationId: way.calibrationIds[part.id] ?? null })),
+  }
+  return calibrationAges(pinned, { calibrations, at: reading.at, maxAgeDays: settings.calibrationMaxAgeDays })
+}
+
+interface Path {
+  lossDb: number
+  contributions: Contribution[]
+  /** What noise leaves open, by its half-width. */
+  noise: Map<number, Contribution>
+  /**
+   * Budgets by the weight of the last digit and what a reading adds of its own: the same few come again and
+   * again.
+   */
+  budgets: Map<string, Budget>
+}
+
+/**
+ * What the way from the socket to the instrument does at a frequency; the same for every reading through it.
+ */
+function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path | NotCorrected {
+  const reach = reachAt(chain, instrument, frequencyHz)
+  if (!reach.covered) return { why: reach.why }
+  const loss = chainLossAt(chain, instrument, frequencyHz)
+  return loss.known
+    ? {
+        lossDb: loss.lossDb,
+        contributions: chainContributions(chain, instrument, frequencyHz),
+        noise: new Map(),
+        budgets: new Map(),
+      }
+    : { why: loss.why }
+}
+
+/**
+ * An analyser's budget hangs on the level only by what the reading adds of its own, so equal ones are worked
+ * out once.
+ */
+function totalBudget(
+  path: Path,
+  of: { seen: SeenLevel; instrument: Instrument; displayed: number; own: Contribution[] },
+  context: Context,
+): Budget {
+  const { seen, instrument, displayed, own } = of
+  const make = () =>
+    budget(
+      [
+        ...instrumentContributions(instrument, {
+          atInstrumentDbm: displayed,
+          resolutionDb: seen.resolutionDb,
+        }),
+        ...path.contributions,
+        ...own,
+      ],
+      context.distributions,
+    )
+  if (instrument.kind !== 'spectrum-analyser') return make()
+  let key = String(seen.resolutionDb)
+  for (const one of own) key += `|${one.id}${one.halfWidth},${one.degreesOfFreedom},${one.parameter}`
+  const known = path.budgets.get(key)
+  if (known) return known
+  const made = make()
+  path.budgets.set(key, made)
+  return made
+}
+
+function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {
+  if (seen.repeatsDbm.length < 2) return null
+  notes.push(`Mean of ${seen.repeatsDbm.length} readings.`)
+  return repeatsContribution(seen.repeatsDbm)
+}
+
+/**
+ * A peak of a stepped trace stands between two points: what it reads low on average is added, the rest is
+ * left open.
+ */
+function betweenPoints({ doubt }: SeenLevel, notes: string[]): Contribution | null {
+  if (doubt?.kind !== 'stepped-trace') return null
+  const halfWidthDb = steppedTraceLossDb(doubt.stepHz, doubt.resolutionBandwidthHz)
+  if (halfWidthDb > 0.05)
+    notes.push(
+      `A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`,
+    )
+  return contribution({
+    id: 'steps',
+    group: 'steps',
+    label: 'Between the trace’s points',
+    distribution: 'between-points',
+    halfWidth: halfWidthDb,
+  })
+}
+
+interface WithoutNoise {
+  correctionDb: number
+  isUpperBound: boolean
+  contribution: Contribution | null
+}
+
+/** Takes the analyser's noise off a reading, or calls it an upper bound. */
+function withoutNoise(
+  { seen, chain, instrument }: ToCorrect,
+  at: { displayed: number; path: Path },
+  notes: string[],
+): WithoutNoise {
+  const { displayed, path } = at
+  if (instrument.kind !== 'spectrum-analyser' || seen.isUpperBound)
+    return { correctionDb: 0, isUpperBound: seen.isUpperBound, contribution: null }
+  const floorDbm = Math.max(
+    instrument.floorDbm,
+    seen.traceFloorDbm === null ? -Infinity : seen.traceFloorDbm - chain.offsetOnInstrumentDb,
+  )
+  const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
+  if (floor.isUpperBound)
+    notes.push(`Within 3 dB of the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`)
+  else if (floor.aboveFloorDb < CORRECT_BELOW_DB)
+    notes.push(
+      `Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`,
+    )
+  return {
+    correctionDb: floor.correctionDb,
+    isUpperBound: floor.isUpperBound,
+    contribution: noiseContribution(floor.remainderDb, floor.aboveFloorDb, path.noise),
+  }
+}
+
+/** Noise that matters less than this, ± dB, is left out of the budget. */
+const SMALLEST_NOISE_DB = 0.003
+
+/** Under this, ± dB, what the noise leaves open is even to 0.01 dB, and is rounded up to a hundredth. */
+const EVEN_BELOW_DB = 0.1
+
+function noiseContribution(
+  remainderDb: number,
+  aboveFloorDb: number,
+  known: Map<number, Contribution>,
+): Contribution | null {
+  if (remainderDb < SMALLEST_NOISE_DB) return null
+  if (remainderDb >= EVEN_BELOW_DB)
+    return contribution({
+      ...NOISE,
+      distribution: 'noise-removed',
+      halfWidth: remainderDb,
+      parameter: aboveFloorDb,
+    })
+  const halfWidthDb = Math.ceil(100 * remainderDb) / 100
+  let even = known.get(halfWidthDb)
+  if (!even)
+    known.set(
+      halfWidthDb,
+      (even = contribution({ ...NOISE, distribution: 'rectangular', halfWidth: halfWidthDb })),
+    )
+  return even
+}
+
+const NOISE = { id: 'floor', group: 'floor', label: 'Noise floor' } as const
+
+/** True for a reading that could be corrected. */
+export function isCorrected(answer: FoundLevel | NotCorrected): answer is FoundLevel {
+  return 'value' in answer
+}

@@ -1,0 +1,44 @@
+export type { FieldSpec, Slot, SlotKind } from './slot'
+export {
+  chainIdOf,
+  chainsKey,
+  INSTRUMENT_ROLE,
+  needsChain,
+  type RadioSetting,
+  type Role,
+  type Roles,
+  type Step,
+  type StepSetting,
+} from './step'
+export {
+  isRead,
+  slotOf,
+  socketDbm,
+  type AnyLimit,
+  type ClaimJudgement,
+  type Found,
+  type Judgement,
+  type Offer,
+  type Question,
+  type SlotResult,
+  type SlotState,
+  type StepResult,
+} from './results'
+export { stepId, stepPlaces, type StepPlace } from './stepPlaces'
+export { ASSUMED_POWER_W, powerToExpect, type ExpectedPower } from './expectedPower'
+export { chainName, chainsForStation, suitableChains } from './chainsForStation'
+export { planSteps, type StepPlan } from './planSteps'
+export { fullSupply, SETTINGS } from './radioSettings'
+export { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from './cautions'
+export { readThrough, readWith, type ReadWith } from './readWith'
+export { stepReach } from './stepReach'
+export { carrierFacts } from './carrierFacts'
+export { checkConditions, limitAtHarmonicDbm, stepChecks, strictestLimitDbm } from './stepChecks'
+export {
+  correctReading,
+  isCorrected,
+  isLevel,
+  type CorrectedThrough,
+  type FoundLevel,
+  type NotCorrected,
+} from './correctReading'

@@ -1,0 +1,142 @@
+import type { Context } from '../context'
+import { printFrequencyShort } from '../quantity'
+import type { Band, RadioSet } from '../review'
+import { chainName, chainsForStation } from './chainsForStation'
+import { SETTINGS } from './radioSettings'
+import type { Slot } from './slot'
+import type { RadioSetting, Roles, Step } from './step'
+import { stepId, type StepPlace, stepPlaces } from './stepPlaces'
+
+/** How a station plans: where, at which level, and what each step asks for. */
+export interface StepPlan {
+  stationId: string
+  roles: Roles
+  /** Bands it applies to; all by default. */
+  band?: (band: Band) => boolean
+  /** Channels: every one, or those chosen for harmonics (the first of a band that has none chosen). */
+  channels?: 'every' | 'chosen' | 'only-chosen'
+  /** Which level of a channel: the strongest, the weakest, or every one. */
+  level: 'highest' | 'lowest' | 'every'
+  /** `isFirst`: the first step of the set at this station. */
+  slots: (place: StepPlace, isFirst: boolean) => Slot[]
+  instruction: string
+  radioSettings: readonly RadioSetting[]
+  cautions: readonly string[] | ((place: StepPlace) => readonly string[])
+  keyed: { seconds: number } | null
+  durationS: number
+  /** A step at each channel spacing the set can be switched to; the list of settings then names it. */
+  perSpacing?: boolean
+  /** The set must be cold for its first step: the oscillator it warms up is the same on every band. */
+  firstIsCold?: boolean
+  needsFullSupply?: boolean
+}
+
+/**
+ * One step on every channel and level a station asks for. Kept while set and chains stay the same.
+ */
+export function planSteps(set: RadioSet, context: Context, of: StepPlan): Step[] {
+  return context.derive(set, `plan:${of.stationId}`, () => plan(set, context, of))
+}
+
+function plan(set: RadioSet, context: Context, of: StepPlan): Step[] {
+  const chains = chainsForStation(set, of.stationId, of.roles, context)
+  const connected = Object.values(chains).flatMap((id): RadioSetting[] => {
+    const name = chainName(id, context)
+    return name === null ? [] : [{ id: 'chain', words: `Chain “${name}” connected` }]
+  })
+  const places = placesOf(set, of).flatMap((place): SpacedPlace[] =>
+    of.perSpacing ? spacingsOf(place) : [{ place }],
+  )
+  return places.map(({ place, spacing }, index): Step => {
+    const isCold = index === 0 && (of.firstIsCold ?? false)
+    const { band, channel, level, claim } = place
+    return {
+      id: `${stepId(of.stationId, place)}${spacing?.suffix ?? ''}`,
+      stationId: of.stationId,
+      set,
+      band,
+      channel,
+      setting: { level, spacingHz: spacing?.hz ?? null },
+      claim,
+      chains,
+      slots: of.slots(place, index === 0),
+      instruction: of.instruction,
+      radioSettings: [
+        ...(of.perSpacing ? [spacingSetting(place.band)] : []),
+        ...(isCold ? [SETTINGS.cold] : []),
+        ...of.radioSettings,
+        ...connected,
+      ],
+      cautions: [...(typeof of.cautions === 'function' ? of.cautions(place) : of.cautions)],
+      keyed: of.keyed,
+      durationS: of.durationS,
+      thermal: isCold ? 'cold' : 'any',
+      needsFullSupply: of.needsFullSupply ?? false,
+    }
+  })
+}
+
+/** A place, and the channel spacing it is read at where the band has several; `suffix` of its step's id. */
+interface SpacedPlace {
+  place: StepPlace
+  spacing?: { hz: number; suffix: string }
+}
+
+/**
+ * A place once for each channel spacing of its band. The band of each is named after its spacing; the card's
+ * own keeps the plain step id.
+ */
+function spacingsOf(place: StepPlace): SpacedPlace[] {
+  const { band } = place
+  if (band.alsoSpacingsHz.length === 0) return [{ place }]
+  const at = (hz: number, suffix: string): SpacedPlace => ({
+    place: {
+      ...place,
+      band: { ...band, channelSpacingHz: hz, name: `${band.name}, ${printFrequencyShort(hz)}` },
+    },
+    spacing: { hz, suffix },
+  })
+  return [
+    band.channelSpacingHz === null ? { place } : at(band.channelSpacingHz, ''),
+    ...band.alsoSpacingsHz
+      .filter(spacing => spacing !== band.channelSpacingHz)
+      .map(spacing => at(spacing, `:${spacing}`)),
+  ]
+}
+
+function spacingSetting(band: Band): RadioSetting {
+  return band.channelSpacingHz === null
+    ? SETTINGS.narrow
+    : { id: SETTINGS.narrow.id, words: `Set to channels of ${printFrequencyShort(band.channelSpacingHz)}` }
+}
+
+function placesOf(set: RadioSet, of: StepPlan): StepPlace[] {
+  const channels = new Map<string, StepPlace[]>()
+  for (const place of stepPlaces(set)) {
+    if (!(of.band?.(place.band) ?? true) || !isWanted(place, of.channels ?? 'chosen')) continue
+    const key = `${place.band.id}|${place.channel.id}`
+    channels.set(key, [...(channels.get(key) ?? []), place])
+  }
+  if (of.level === 'every') return stepPlaces(set).filter(place => hasPlace(channels, place))
+  const strongest = of.level === 'highest'
+  return [...channels.values()].map(levels => levelOf(levels, strongest))
+}
+
+function hasPlace(channels: ReadonlyMap<string, StepPlace[]>, { band, channel }: StepPlace): boolean {
+  return channels.has(`${band.id}|${channel.id}`)
+}
+
+function isWanted({ band, channel }: StepPlace, which: NonNullable<StepPlan['channels']>): boolean {
+  if (which === 'every') return true
+  if (which === 'only-chosen' || band.channels.some(({ harmonics }) => harmonics)) return channel.harmonics
+  return channel === [...band.channels].sort((a, b) => a.frequencyHz - b.frequencyHz)[0]
+}
+
+/** The place with the strongest or weakest claim; the first where the maker says none. */
+function levelOf(levels: StepPlace[], strongest: boolean): StepPlace {
+  const watts = ({ claim }: StepPlace) => (claim.kind === 'watts' ? claim.powerW : null)
+  const known = levels.filter(place => watts(place) !== null)
+  if (known.length === 0) return levels[0]!
+  const sign = strongest ? 1 : -1
+  return known.reduce((a, b) => (sign * watts(b)! > sign * watts(a)! ? b : a))
+}

@@ -1,0 +1,73 @@
+import type { Instrument } from '../chain'
+import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, RoleId } from '../review'
+import type { Slot } from './slot'
+
+/** What stands at the other end of a chain, and which way the signal goes. */
+export interface Role {
+  title: string
+  /** Kinds that can stand there, the best first. */
+  instruments: readonly Instrument['kind'][]
+  signal: 'from-radio' | 'to-radio' | 'audio'
+}
+
+/** The roles of a station, in the order of the signal; most have one, off the air has none. */
+export type Roles = Readonly<Record<RoleId, Role>>
+
+/** The one role of a station that reads what comes out of the radio. */
+export const INSTRUMENT_ROLE = 'instrument'
+
+/** One line of the set-the-radio list. */
+export interface RadioSetting {
+  id: string
+  words: string
+}
+
+/** How the radio is set for a step besides band and channel. */
+export interface StepSetting {
+  level: PowerLevel
+  /** Channel spacing it is switched to, Hz, where it has several and the step hangs on it. */
+  spacingHz: number | null
+}
+
+/** One step of the run: one frequency, one setting, one chain a role. */
+export interface Step {
+  /** Stable across planning: station, band, channel and level. */
+  id: string
+  stationId: string
+  set: RadioSet
+  band: Band
+  channel: Channel
+  setting: StepSetting
+  claim: PowerClaim
+  /** Chain new readings go through, by role; null where the bench has none that suits. */
+  chains: Readonly<Record<RoleId, string | null>>
+  slots: Slot[]
+  instruction: string
+  radioSettings: RadioSetting[]
+  cautions: string[]
+  /** How long the radio is keyed for it; null where it is not. */
+  keyed: { seconds: number } | null
+  durationS: number
+  /** The radio must be cold, or warmed up, for it. */
+  thermal: 'cold' | 'warm' | 'any'
+  /** It wants a full battery, or the supply at its nominal voltage. */
+  needsFullSupply: boolean
+}
+
+/** The chain of a step’s first role; null where it has no role, or the bench none that suits. */
+export function chainIdOf({ chains }: Pick<Step, 'chains'>): string | null {
+  for (const role in chains) return chains[role]!
+  return null
+}
+
+/** True where the step goes through chains at all: off the air nothing stands between. */
+export function needsChain({ chains }: Pick<Step, 'chains'>): boolean {
+  return Object.keys(chains).length > 0
+}
+
+/** All chains of a step as one key: equal where nothing has to be taken apart between two steps. */
+export function chainsKey({ chains }: Pick<Step, 'chains'>): string {
+  return Object.values(chains)
+    .map(id => id ?? '')
+    .join('+')
+}
