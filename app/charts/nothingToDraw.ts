@@ -1,4 +1,4 @@
-import { isRead, type StepResult } from '#core/station'
+import { isRead, type StepResult } from '#core/step'
 
 /** What stands in place of a station’s drawing while there is nothing to draw; empty once there is. */
 export function nothingToDraw(result: StepResult, points: unknown): string {

@@ -1,6 +1,6 @@
+import type { StepResult } from '#core/step'
 import type { EChartsCoreOption } from 'echarts/core'
 import { printMhz, printWatts, wattsFromDbm } from '#core/quantity'
-import type { StepResult } from '#core/station'
 import { type ChartPalette, FACE, FIGURES } from './palette'
 
 const STYLES = [
@@ -15,13 +15,13 @@ export function buildPowerCurveOption(input: {
   results: StepResult[]
 }): EChartsCoreOption {
   const { palette, results } = input
-  const levels = [...new Set(results.map(result => result.step.level.name))]
+  const levels = [...new Set(results.map(result => result.step.setting.level.name))]
   const highestW = Math.max(
     1,
     ...results.flatMap(result => [
       result.step.claim.kind === 'watts' ? result.step.claim.powerW : 0,
-      result.slots[0]?.corrected
-        ? wattsFromDbm(result.slots[0].corrected.levelDbm + result.slots[0].corrected.budget.range)
+      result.slots[0]?.found
+        ? wattsFromDbm(result.slots[0].found.value + result.slots[0].found.budget.range)
         : 0,
     ]),
   )
@@ -71,13 +71,13 @@ export function buildPowerCurveOption(input: {
       splitLine: { lineStyle: { color: palette.line } },
     },
     series: levels.flatMap((level, index) => {
-      const own = results.filter(result => result.step.level.name === level)
-      const read = own.filter(result => result.slots[0]?.corrected)
+      const own = results.filter(result => result.step.setting.level.name === level)
+      const read = own.filter(result => result.slots[0]?.found)
       const style = STYLES[index % STYLES.length]!
       const claim = own.find(result => result.step.claim.kind === 'watts')?.step.claim
       const place = (result: StepResult, offsetDb: number) => [
         result.step.channel.frequencyHz / 1e6,
-        wattsFromDbm(result.slots[0]!.corrected!.levelDbm + offsetDb),
+        wattsFromDbm(result.slots[0]!.found!.value + offsetDb),
       ]
       return [
         {
@@ -114,8 +114,8 @@ export function buildPowerCurveOption(input: {
           showSymbol: false,
           lineStyle: { color: palette.spruce, width: 1.4 },
           data: read.flatMap(result => [
-            place(result, -result.slots[0]!.corrected!.budget.range),
-            place(result, result.slots[0]!.corrected!.budget.range),
+            place(result, -result.slots[0]!.found!.budget.range),
+            place(result, result.slots[0]!.found!.budget.range),
             [null, null],
           ]),
           tooltip: { show: false },

@@ -1,7 +1,7 @@
+import type { SlotResult } from '#core/step'
 import type { EChartsCoreOption } from 'echarts/core'
 import { printDbm, printMhz, printSigned } from '#core/quantity'
 import type { TracePoints } from '#core/review'
-import type { SlotResult } from '#core/station'
 import { type ChartPalette, FACE, FIGURES, verdictColour } from './palette'
 
 export interface SpectrumInput {
@@ -20,9 +20,9 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
   const { palette, slots, trace, limitLabel, carrierHz, reachHz } = input
   const limits = slotLimits(slots)
   const limitDbm = limits.length > 0 ? Math.min(...limits.map(({ dbm }) => dbm)) : null
-  const read = slots.filter(slot => slot.corrected)
+  const read = slots.filter(slot => slot.found)
   const levels = [
-    ...read.map(slot => slot.corrected!.levelDbm),
+    ...read.map(slot => slot.found!.value),
     ...(limitDbm === null ? [] : [limitDbm]),
     ...(trace ? finite(trace.levelsDbm) : []),
   ]
@@ -37,7 +37,7 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
   const beyond = Math.min((10.5 * carrierHz) / 1e6, toMhz * 1.12)
   const stems = read.flatMap(slot => [
     [slot.slot.frequencyHz / 1e6, lowest],
-    [slot.slot.frequencyHz / 1e6, slot.corrected!.levelDbm],
+    [slot.slot.frequencyHz / 1e6, slot.found!.value],
     [null, null],
   ])
   return {
@@ -113,7 +113,7 @@ export function buildSpectrumOption(input: SpectrumInput): EChartsCoreOption {
         symbolSize: 7,
         z: 5,
         data: read.map(slot => ({
-          value: [slot.slot.frequencyHz / 1e6, slot.corrected!.levelDbm],
+          value: [slot.slot.frequencyHz / 1e6, slot.found!.value],
           name: `${slot.slot.label}: ${slot.words}`,
           itemStyle: {
             color:

@@ -1,4 +1,4 @@
-import type { Reading } from '#core/review'
+import { type Reading, readingsThrough, type Through, removeChain as removeChainFrom } from '#core/review'
 import {
   type Calibration,
   type Chain,
@@ -13,6 +13,19 @@ import {
   type PartKind,
   standingCalibration,
 } from '#core/chain'
+
+const FRESH: Record<Instrument['kind'], (id: string) => Instrument> = {
+  'power-meter': newPowerMeter,
+  receiver: newReceiver,
+  'spectrum-analyser': newSpectrumAnalyser,
+}
+
+/** A copy's name, cut where the original is as long as a name may be. */
+function copyName(name: string): string {
+  return `${name.slice(0, MOST_NAME - COPY_TAIL.length)}${COPY_TAIL}`
+}
+const MOST_NAME = 400
+const COPY_TAIL = ', copy'
 
 /**
  * Changes of the bench: each is one undoable step, and a chain's revision rises with every change that moves
@@ -44,7 +57,7 @@ export function useBenchEdits() {
       draft.chains.push({
         ...copy,
         id,
-        name: `${chain.name}, copy`,
+        name: copyName(chain.name),
         revision: 1,
         parts: copy.parts.map(part => ({ ...part, id: crypto.randomUUID() })),
       })
@@ -53,7 +66,7 @@ export function useBenchEdits() {
   }
 
   function readingsOn(chainId: string): number {
-    return store.review?.readings.filter(reading => reading.chainId === chainId).length ?? 0
+    return store.review ? readingsThrough(store.review, chainId) : 0
   }
 
   function removeChain(chain: Chain): boolean {
@@ -64,9 +77,7 @@ export function useBenchEdits() {
       )
       return false
     }
-    return store.change(`the chain ${chain.name} removed`, draft => {
-      draft.chains = draft.chains.filter(({ id }) => id !== chain.id)
-    })
+    return store.change(`the chain ${chain.name} removed`, draft => removeChainFrom(draft, chain.id))
   }
 
   function addPart(chainId: string, kind: PartKind): string {
@@ -100,16 +111,23 @@ export function useBenchEdits() {
     })
   }
 
+  function wayThrough({ through }: Reading, chain: Chain): Through | undefined {
+    return Object.values(through).find(({ chainId }) => chainId === chain.id)
+  }
+
+  /** The calibration of a part a reading rests on. */
+  function standingIn({ calibrationIds }: Through, part: Part): string | null {
+    return standingCalibration(part.id, calibrationIds[part.id] ?? null, store.review?.calibrationSwaps ?? [])
+  }
+
   /** Readings through a chain that rest on another loss of a part than the one that stands now. */
   function readingsOnOther(chain: Chain, part: Part): Reading[] {
     const review = store.review
     if (!review) return []
-    return review.readings.filter(
-      reading =>
-        reading.chainId === chain.id &&
-        standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps) !==
-          part.calibrationId,
-    )
+    return review.readings.filter(reading => {
+      const way = wayThrough(reading, chain)
+      return way && standingIn(way, part) !== part.calibrationId
+    })
   }
 
   /** Judges them by the loss that stands now, because the reviewer asked. */
@@ -117,9 +135,7 @@ export function useBenchEdits() {
     const review = store.review
     if (!review) return
     const froms = new Set(
-      readingsOnOther(chain, part).map(reading =>
-        standingCalibration(part.id, reading.calibrationIds[part.id] ?? null, review.calibrationSwaps),
-      ),
+      readingsOnOther(chain, part).map(reading => standingIn(wayThrough(reading, chain)!, part)),
     )
     store.change(`readings judged by the loss of ${part.name} as it stands now`, draft => {
       for (const fromId of froms)
@@ -133,7 +149,11 @@ export function useBenchEdits() {
     })
   }
 
-  function changePart(chainId: string, partId: string, label: string, recipe: (draft: Part) => void): void {
+  function changePart(
+    { chainId, partId }: { chainId: string; partId: string },
+    label: string,
+    recipe: (draft: Part) => void,
+  ): void {
     changeChain(chainId, label, draft => {
       const part = draft.parts.find(({ id }) => id === partId)
       if (part) recipe(part)
@@ -165,17 +185,7 @@ export function useBenchEdits() {
 
   function addInstrument(kind: Instrument['kind']): string {
     const id = crypto.randomUUID()
-    store.change(
-      'an instrument added',
-      draft =>
-        void draft.instruments.push(
-          kind === 'power-meter'
-            ? newPowerMeter(id)
-            : kind === 'receiver'
-              ? newReceiver(id)
-              : newSpectrumAnalyser(id),
-        ),
-    )
+    store.change('an instrument added', draft => void draft.instruments.push(FRESH[kind](id)))
     return id
   }
 
@@ -196,7 +206,7 @@ export function useBenchEdits() {
         void draft.instruments.push({
           ...(JSON.parse(JSON.stringify(instrument)) as Instrument),
           id,
-          name: `${instrument.name}, copy`,
+          name: copyName(instrument.name),
         }),
     )
     return id

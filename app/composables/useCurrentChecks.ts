@@ -1,5 +1,6 @@
+import type { Step } from '#core/step'
 import type { BenchCheck } from '#core/chain'
-import { stationById, stations, type Step } from '#core/station'
+import { stationById, stations } from '#core/station'
 
 /**
  * The bench checks that matter where we stand: of the step in hand on a station, of the worst chain

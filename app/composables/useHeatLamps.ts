@@ -1,6 +1,6 @@
+import { chainIdOf, powerToExpect, type Step } from '#core/step'
 import { useIntervalFn } from '@vueuse/core'
 import { heatNow } from '#core/plan'
-import { powerToExpect, type Step } from '#core/station'
 import type { HeaderLamp } from './useLamps'
 
 /** A part this warm gets a lamp. */
@@ -23,7 +23,7 @@ export function useHeatLamps(step: Readonly<Ref<Step | null>>) {
     return heatNow(
       {
         set: place.set,
-        chainId: place.chainId,
+        chainId: chainIdOf(place),
         frequencyHz: place.channel.frequencyHz,
         powerW,
         now: now.value,

@@ -1,3 +1,5 @@
+import type { RecordingNeeds } from '#core/station'
+import type { Step } from '#core/step'
 import {
   type SamplePart,
   samplesOfPart,
@@ -6,7 +8,6 @@ import {
   windowFacts,
   type RecordingAnalysis,
 } from '#core/signal'
-import type { Step } from '#core/station'
 import type { RecordingLook } from '~/workers/recording.worker'
 
 /** How a recording is to be taken. */
@@ -19,15 +20,6 @@ export interface RecordingSetup extends SamplePart {
   centreHz: number | null
   /** Signal to be read, Hz from the middle; null: the strongest. */
   shiftHz: number | null
-}
-
-/** What a station wants of a recording. */
-export interface RecordingNeeds {
-  deviation: boolean
-  twoTone: boolean
-  /** Resolution bandwidth aimed at, Hz. */
-  resolutionHz: number
-  channelSpacingHz: number | null
 }
 
 const WINDOW = 'blackman-harris' as const

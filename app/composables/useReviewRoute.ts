@@ -1,5 +1,4 @@
 import type { RadioSet } from '#core/review'
-import type { PlaceId } from '~/keys/places'
 
 /** Where we are in a review: which radio, which step; and going elsewhere. */
 export function useReviewRoute() {
@@ -14,7 +13,7 @@ export function useReviewRoute() {
   )
   const stepId = computed(() => (typeof route.query.step === 'string' ? route.query.step : null))
 
-  function placeTo(place: PlaceId, query: { set?: string; step?: string; slot?: string } = {}) {
+  function placeTo(place: string, query: { set?: string; step?: string; slot?: string } = {}) {
     const setId = query.set ?? set.value?.id
     return {
       path: `/review/${reviewId.value}/${place}`,
@@ -26,7 +25,7 @@ export function useReviewRoute() {
     }
   }
 
-  function go(place: PlaceId, query: { set?: string; step?: string; slot?: string } = {}): Promise<unknown> {
+  function go(place: string, query: { set?: string; step?: string; slot?: string } = {}): Promise<unknown> {
     return router.push(placeTo(place, query))
   }
 

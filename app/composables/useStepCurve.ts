@@ -1,5 +1,5 @@
+import type { Step } from '#core/step'
 import type { CurveHead, CurveKind, CurvePoints } from '#core/review'
-import type { Step } from '#core/station'
 
 /** The latest kept curve of a kind that belongs to a step, with its points. */
 export function useStepCurve(step: Readonly<Ref<Step | null>>, kind: CurveKind) {

@@ -1,5 +1,12 @@
-/** All keys of the product, as the list behind `?` shows them. */
-export const KEY_LIST: readonly { keys: string[]; words: string }[] = [
+import { places } from './places'
+
+/** A line of the list of keys. */
+export interface KeyLine {
+  keys: string[]
+  words: string
+}
+
+const ON_STATIONS: readonly KeyLine[] = [
   { keys: ['Enter'], words: 'keep the reading and go on' },
   { keys: ['Backspace'], words: 'on an empty field: go back one' },
   { keys: ['0–9'], words: 'on a station: type into the next open field' },
@@ -10,26 +17,22 @@ export const KEY_LIST: readonly { keys: string[]; words: string }[] = [
   { keys: ['I'], words: 'bring in a trace, a log or a recording' },
   { keys: ['O'], words: 'note to this step' },
   { keys: ['Alt', '←/→'], words: 'bench check: move the part' },
-  { keys: ['G', 'C'], words: 'go to card and claims' },
-  { keys: ['G', 'U'], words: 'go to rulebooks' },
-  { keys: ['G', 'B'], words: 'go to bench check' },
-  { keys: ['G', 'L'], words: 'go to the run' },
-  { keys: ['G', 'P'], words: 'go to carrier power' },
-  { keys: ['G', 'O'], words: 'go to power over time' },
-  { keys: ['G', 'H'], words: 'go to harmonics and spurs' },
-  { keys: ['G', 'A'], words: 'go to the off-air comparison' },
-  { keys: ['G', 'D'], words: 'go to deviation' },
-  { keys: ['G', 'E'], words: 'go to frequency error' },
-  { keys: ['G', 'W'], words: 'go to bandwidth and neighbours' },
-  { keys: ['G', 'I'], words: 'go to the two-tone test' },
-  { keys: ['G', 'X'], words: 'go to open and short' },
-  { keys: ['G', 'F'], words: 'go to findings' },
-  { keys: ['G', 'R'], words: 'go to report' },
+]
+
+const ELSEWHERE: readonly KeyLine[] = [
   { keys: ['G', 'S'], words: 'go to the shelf' },
   { keys: ['G', 'T'], words: 'go to the tools' },
-  { keys: ['/'], words: 'find a place, radio or step' },
+  { keys: ['/'], words: 'find any station, radio or step by a few letters' },
   { keys: ['T'], words: 'day or night' },
   { keys: ['Ctrl', 'Z'], words: 'undo' },
   { keys: ['Ctrl', 'Shift', 'Z'], words: 'redo' },
   { keys: ['?'], words: 'this list' },
 ]
+
+/** All keys of the product, as the list behind `?` shows them. */
+export function keyList(): readonly KeyLine[] {
+  const going = places().flatMap(({ letter, title }): KeyLine[] =>
+    letter ? [{ keys: ['G', letter.toUpperCase()], words: `go to ${title.toLowerCase()}` }] : [],
+  )
+  return [...ON_STATIONS, ...going, ...ELSEWHERE]
+}

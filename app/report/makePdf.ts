@@ -1,9 +1,9 @@
+import type { ReportDocument } from '#core/document'
 import greekUrl from '@fontsource/noto-sans/files/noto-sans-greek-400-normal.woff?url'
 import signsUrl from '@fontsource/noto-sans/files/noto-sans-latin-400-normal.woff?url'
 import monoUrl from '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff?url'
 import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
 import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
-import type { ReportDocument } from '#core/report'
 import { pdfDefinition } from './pdfDefinition'
 
 const FILES = {

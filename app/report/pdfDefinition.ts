@@ -1,5 +1,5 @@
+import type { ReportBlock, ReportCell, ReportDocument, ReportSection } from '#core/document'
 import type { Content, ContentTable, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { ReportBlock, ReportCell, ReportDocument, ReportSection } from '#core/report'
 import { printColour, stripSvg } from './stripSvg'
 
 const PAGE_WIDTH_PT = 595 - 2 * 40

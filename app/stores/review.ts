@@ -1,6 +1,6 @@
+import { createContext, createSharedWork } from '#core/context'
 import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
-import type { CurvePoints, Review, TracePoints } from '#core/review'
-import { createSharedWork, stationContext } from '#core/station'
+import { checkChange, type CurvePoints, type Review, type TracePoints } from '#core/review'
 import {
   loadCurve,
   loadPicture,
@@ -43,7 +43,7 @@ export const useReviewStore = defineStore('review', () => {
   let writing: Promise<void> = Promise.resolve()
 
   const shared = markRaw(createSharedWork())
-  const context = computed(() => review.value && stationContext(review.value, shared))
+  const context = computed(() => review.value && createContext(review.value, shared))
   const readOnly = computed(() => lockState.value !== 'mine')
   const canUndo = computed(() => past.value.length > 0 && !readOnly.value)
   const canRedo = computed(() => future.value.length > 0 && !readOnly.value)
@@ -98,7 +98,10 @@ export const useReviewStore = defineStore('review', () => {
     await reload(id)
   }
 
-  /** Changes the review; the change is saved at once and can be undone. Returns false when read-only. */
+  /**
+   * Changes the review; the change is saved at once and can be undone. What could not be opened again is
+   * refused in words. Returns false when read-only or refused.
+   */
   function change(label: string, recipe: (draft: Review) => void): boolean {
     if (!review.value || readOnly.value) {
       if (review.value) ui.say('This review is open in another tab. Take it over to change it here.')
@@ -106,10 +109,24 @@ export const useReviewStore = defineStore('review', () => {
     }
     const [next, forward, back] = produceWithPatches(review.value, recipe)
     if (forward.length === 0) return true
+    const wrong = checkChange(
+      next,
+      forward.map(({ path }) => path),
+    )
+    if (wrong) return refuse(wrong.message)
     past.value = [...past.value.slice(-MOST_UNDO + 1), { label, forward, back }]
     future.value = []
     put(next)
     return true
+  }
+
+  /** What was refused last, for the field it was typed in; counted, so that a field knows it was its own. */
+  const refusal = shallowRef({ count: 0, message: '' })
+
+  function refuse(message: string): false {
+    refusal.value = { count: refusal.value.count + 1, message }
+    ui.sayProblem(`${message} The review is as it was before.`)
+    return false
   }
 
   function undo(): void {
@@ -190,6 +207,7 @@ export const useReviewStore = defineStore('review', () => {
     problem,
     lockState,
     readOnly,
+    refusal,
     saveState,
     context,
     shared,

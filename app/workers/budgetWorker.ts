@@ -1,27 +1,41 @@
-import { wrap } from 'comlink'
+import { type Remote, wrap } from 'comlink'
 import type { Contribution } from '#core/uncertainty'
 import type { BudgetWorker, SimulatedFigures } from './budget.worker'
 
-/** Simulates a budget in a worker of its own, which ends with the answer; one that fails to start rejects. */
-export async function simulateBudget(
-  contributions: readonly Contribution[],
-  options: { trials: number; seed: number; belowDb: number | null },
-): Promise<SimulatedFigures> {
+interface Warm {
+  remote: Remote<BudgetWorker>
+  /** Rejects when the worker breaks. */
+  broken: Promise<never>
+}
+
+let warm: Warm | null = null
+
+/** Starts the worker, so that it answers at once when it is asked; it stays for the next question. */
+export function warmBudgetWorker(): Warm {
+  if (warm) return warm
   const worker = new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' })
   const broken = new Promise<never>((_resolve, reject) =>
-    worker.addEventListener('error', () =>
-      reject(new Error('The simulation did not start. Reload the page and try again.')),
-    ),
+    worker.addEventListener('error', () => {
+      warm = null
+      worker.terminate()
+      reject(new Error('The simulation did not start. Reload the page and try again.'))
+    }),
   )
-  try {
-    return await Promise.race([
-      wrap<BudgetWorker>(worker).simulate(
-        contributions.map(one => ({ ...one })),
-        options,
-      ),
-      broken,
-    ])
-  } finally {
-    worker.terminate()
-  }
+  broken.catch(() => {})
+  return (warm = { remote: wrap<BudgetWorker>(worker), broken })
+}
+
+/** Simulates a budget in the worker; one that fails to start rejects. */
+export function simulateBudget(
+  contributions: readonly Contribution[],
+  options: { trials: number; seed: number; below: number | null },
+): Promise<SimulatedFigures> {
+  const { remote, broken } = warmBudgetWorker()
+  return Promise.race([
+    remote.simulate(
+      contributions.map(one => ({ ...one })),
+      options,
+    ),
+    broken,
+  ])
 }

@@ -12,8 +12,7 @@ import type {
   SeenFigure,
   SeenLevel,
 } from '../review'
-import { seenFigure } from '../station'
-import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, type Step } from '../step'
+import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, seenFigure, seenLevel, type Step } from '../step'
 import { seededRandom } from '../virtual'
 
 const SEED = 20261114
@@ -90,20 +89,12 @@ export class DemoTaker {
       throw new CoreError('bad-review', `The demo reading “${shown.text}” cannot be read.`, {
         why: read.ok ? 'no chain' : read.message,
       })
-    const { ok: _ok, ...level } = read
     this.levels += 1
     this.readings.push({
       id: `demo-${this.levels}`,
       ...this.placeOf(step, shown.slot),
       text: shown.text,
-      seen: {
-        as: 'level',
-        ...level,
-        frequencyHz: shown.frequencyHz,
-        traceFloorDbm: null,
-        doubt: null,
-        ...shown.trace,
-      },
+      seen: seenLevel(read, { frequencyHz: shown.frequencyHz, ...shown.trace }),
       ...through,
       at: this.now(),
       source: shown.source ?? { kind: 'demo' },

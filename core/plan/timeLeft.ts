@@ -8,6 +8,8 @@ export interface TimeLeft {
   benchS: number
   keyDownS: number
   openSteps: number
+  /** Steps there are, done or not. */
+  plannedSteps: number
   /** At least one figure was learned from what steps really took. */
   learned: boolean
 }
@@ -18,7 +20,13 @@ export interface TimeLeft {
  */
 export function timeLeft(steps: readonly Step[], context: Context): TimeLeft {
   const learned = context.derive(context.review.readings, 'learned-times', () => learnedTimes(context.review))
-  const left: TimeLeft = { benchS: 0, keyDownS: 0, openSteps: 0, learned: learned.size > 0 }
+  const left: TimeLeft = {
+    benchS: 0,
+    keyDownS: 0,
+    openSteps: 0,
+    plannedSteps: steps.length,
+    learned: learned.size > 0,
+  }
   for (const step of steps) {
     if (isDone(step, context)) continue
     const { benchS, keyDownS } = expectedTimes(step, learned)

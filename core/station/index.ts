@@ -5,13 +5,7 @@ export {
   type StationGroup,
   type StationQuestion,
 } from './contract'
-export {
-  seenFigure,
-  type KeptFigure,
-  type RecordedStep,
-  type RecordingNeeds,
-  type RecordingUse,
-} from './recordingUse'
+export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './recordingUse'
 export { stationById, stations, wantedStations } from './stations'
 export { CARRIER_POWER_ID, CARRIER_SLOT } from './transmit/carrier-power/plan'
 export { efficiency } from './transmit/carrier-power/evaluate'
@@ -28,13 +22,14 @@ export {
   momentOf,
   type Moment,
 } from './transmit/harmonics/harmonicSlots'
-export { levelFromPeak, levelFromSpur, type KeptLevel, type TakenTrace } from './transmit/harmonics/fromTrace'
+export { levelFromPeak, levelFromSpur, type TakenTrace } from './transmit/harmonics/fromTrace'
 export { OFF_AIR_HIGHEST, OFF_AIR_ID, offAirGeometry } from './transmit/off-air/plan'
 export { offAirDbc, offAirLines } from './transmit/off-air/evaluate'
 export { LOG_MOMENTS_S, POWER_OVER_TIME_ID, USUAL_DROOP_DB } from './transmit/power-over-time/plan'
 export { droopOf, timeConstant, type Droop } from './transmit/power-over-time/droop'
 export { droopFullWords, droopWords } from './transmit/power-over-time/evaluate'
 export { levelsFromLog } from './transmit/power-over-time/fromLog'
+export { logMomentsOf, simulatedLevels } from './transmit/power-over-time/simulatedLog'
 export { DEVIATION_ID } from './transmit/deviation/plan'
 export { FREQUENCY_ID } from './transmit/frequency/plan'
 export { warmUpDriftHz } from './transmit/frequency/evaluate'

@@ -1,6 +1,6 @@
-import type { CurveKind, SeenFigure } from '../review'
+import type { CurveKind } from '../review'
 import type { RecordingAnalysis } from '../signal'
-import type { Step } from '../step'
+import type { KeptFigure, Step } from '../step'
 
 /** What a station wants worked out of a recording. */
 export interface RecordingNeeds {
@@ -9,13 +9,6 @@ export interface RecordingNeeds {
   /** Resolution bandwidth aimed at, Hz. */
   resolutionHz: number
   channelSpacingHz: number | null
-}
-
-/** A figure worked out and about to be kept in a slot. */
-export interface KeptFigure {
-  slotId: string
-  text: string
-  seen: SeenFigure
 }
 
 /** Which recording it is, and of which step. */
@@ -38,17 +31,4 @@ export interface RecordingUse {
   curves: readonly CurveKind[]
   /** The figures it holds; empty where nothing for this station was found in it. */
   figures: (analysis: RecordingAnalysis, of: RecordedStep) => KeptFigure[]
-}
-
-/** A figure as seen, where most of it is as usual. */
-export function seenFigure(seen: Pick<SeenFigure, 'value' | 'unit'> & Partial<SeenFigure>): SeenFigure {
-  return {
-    as: 'figure',
-    resolution: 0,
-    isUpperBound: false,
-    standardUncertainty: 0,
-    noiseAdds: 0,
-    method: '',
-    ...seen,
-  }
 }

@@ -31,6 +31,17 @@ export { planSteps, type StepPlan } from './planSteps'
 export { fullSupply, SETTINGS } from './radioSettings'
 export { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from './cautions'
 export { readThrough, readWith, type ReadWith } from './readWith'
+export {
+  bareUnitOf,
+  seenFigure,
+  seenLevel,
+  seenMark,
+  seenTyped,
+  takeReading,
+  type Kept,
+  type KeptFigure,
+  type KeptLevel,
+} from './takeReading'
 export { stepReach } from './stepReach'
 export { carrierFacts } from './carrierFacts'
 export { checkConditions, limitAtHarmonicDbm, stepChecks, strictestLimitDbm } from './stepChecks'

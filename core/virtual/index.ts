@@ -17,3 +17,4 @@ export {
   type SimulatedTone,
 } from './simulatedRecording'
 export { simulatedMeterLog } from './simulatedMeterLog'
+export { receiverMeta, receiverRecording, type ReceiverRecording } from './simulatedReceiver'

@@ -1,3 +1,4 @@
+import { createContext } from '../../core/context'
 import { newChain, newPart, newPowerMeter, newSpectrumAnalyser } from '../../core/chain'
 import { dbmFromWatts } from '../../core/quantity'
 import {
@@ -10,7 +11,7 @@ import {
   type Reading,
   type Review,
 } from '../../core/review'
-import { stationById, stationContext } from '../../core/station'
+import { stationById } from '../../core/station'
 
 const CLEAN = ['pocket', 'club', 'mobile']
 const AT = '2026-11-24T10:00:00.000Z'
@@ -61,7 +62,7 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
     ],
   }
   empty.settings = { ...empty.settings, rulebookIds: input.rulebookIds }
-  const context = stationContext(empty)
+  const context = createContext(empty)
   const readings: Reading[] = []
   let state = 12345
   const random = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648

@@ -1,10 +1,11 @@
 // The core's share of `npm run bench`: each figure as a ratio against a named reference in the same run.
+import { createContext, createSharedWork } from '../../core/context'
 import Papa from 'papaparse'
 import { demoReview } from '../../core/demo'
 import { findings } from '../../core/findings'
 import { parseTraceCsv, thinTrace, tracePeaks } from '../../core/format'
 import type { Review } from '../../core/review'
-import { createSharedWork, stationContext, wantedStations } from '../../core/station'
+import { wantedStations } from '../../core/station'
 import { contribution, type Distribution, errorDistribution, monteCarlo } from '../../core/uncertainty'
 import { bigReview } from './bigReview'
 
@@ -59,7 +60,7 @@ const full = { ...review, readings }
 const copy = median(() => JSON.parse(JSON.stringify(full)), 21)
 line(
   `findings of ${full.sets.length} sets with 200 readings`,
-  median(() => findings(stationContext(full)), 21),
+  median(() => findings(createContext(full)), 21),
   'JSON copy of the same review',
   copy,
 )
@@ -101,7 +102,7 @@ const many = bigReview({
   rulebookIds: ['us-amateur', 'itu-spurious', 'eu-land-mobile'],
 })
 const judgeAll = (of: Review, work = createSharedWork()) => {
-  const context = stationContext(of, work)
+  const context = createContext(of, work)
   let judged = 0
   for (const set of of.sets)
     for (const station of wantedStations(context))

@@ -1,7 +1,8 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { limitCurve, rulebookById } from '#core/rules'
-import { stationById, stationContext } from '#core/station'
+import { stationById } from '#core/station'
 import { buildLimitChartOption } from '~/charts/limitChartOption'
 import { chartPalette, verdictColour } from '~/charts/palette'
 import { buildPowerCurveOption } from '~/charts/powerCurveOption'
@@ -11,7 +12,7 @@ import { lightTheme } from '~/theme/themes'
 import { analyser, chainOf, meter, pad } from '../support/bench'
 
 const palette = chartPalette(lightTheme.colors as Record<string, string>)
-const context = stationContext(demoReview().review)
+const context = createContext(demoReview().review)
 const trekB = context.review.sets.find(({ id }) => id === 'trek-b')!
 
 interface Series {

@@ -1,4 +1,4 @@
-import { limitWords } from '#core/station'
+import { limitWords } from '#core/judging'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
@@ -134,7 +134,14 @@ describe('ReadingField', () => {
 describe('BudgetPanel', () => {
   it('lists the contributions, largest first, with what is assumed', () => {
     const rect = (label: string, halfWidthDb: number, assumed = false) =>
-      contribution({ id: label, group: 'part', label, distribution: 'rectangular', halfWidth: halfWidthDb, assumed })
+      contribution({
+        id: label,
+        group: 'part',
+        label,
+        distribution: 'rectangular',
+        halfWidth: halfWidthDb,
+        assumed,
+      })
     const panel = mount(BudgetPanel, {
       props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), of: '×3 as read' },
       global,

@@ -1,9 +1,11 @@
+import type { Step } from '#core/step'
+import { createContext } from '#core/context'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref, type Ref } from 'vue'
 import { demoReview } from '#core/demo'
 import type { KeyDown } from '#core/review'
-import { stationById, stationContext, type Step } from '#core/station'
+import { stationById } from '#core/station'
 import { useHeatLamps } from '~/composables/useHeatLamps'
 import { type HeaderLamp, lampsFrom } from '~/composables/useLamps'
 
@@ -21,7 +23,7 @@ const down = (seconds: number, agoS: number): KeyDown => ({
 
 /** The lamps a component would show with these key-downs on record. */
 function lampsWith(keyDowns: KeyDown[], step: Step | null): HeaderLamp[] {
-  const context = stationContext({ ...review, keyDowns })
+  const context = createContext({ ...review, keyDowns })
   Object.assign(globalThis, { useReviewStore: () => ({ context }) })
   let lamps: Ref<HeaderLamp[]> | null = null
   mount(
@@ -36,7 +38,7 @@ function lampsWith(keyDowns: KeyDown[], step: Step | null): HeaderLamp[] {
 }
 
 describe('the header’s lamps', () => {
-  const context = stationContext(review)
+  const context = createContext(review)
   const step = stationById('carrier-power').plan(mini, context)[0]!
 
   beforeEach(() => {

@@ -1,12 +1,13 @@
+import { createContext } from '#core/context'
+import type { ReportBlock } from '#core/document'
 import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
 import { demoReview } from '#core/demo'
-import { buildReport, type ReportBlock } from '#core/report'
-import { stationContext } from '#core/station'
+import { buildReport } from '#core/report'
 import { pdfDefinition } from '~/report/pdfDefinition'
 import { stripSvg } from '~/report/stripSvg'
 
-const report = buildReport(stationContext(demoReview().review), { version: '0.1.0', at: '20 November 2026' })
+const report = buildReport(createContext(demoReview().review), { version: '0.1.0', at: '20 November 2026' })
 const definition = pdfDefinition(report)
 
 /** All text of a pdfmake tree, in order. */

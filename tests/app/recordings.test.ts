@@ -1,8 +1,10 @@
+import type { Step } from '#core/step'
+import { createContext } from '#core/context'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, shallowRef } from 'vue'
 import { demoReview } from '#core/demo'
-import { stationById, stationContext, type Step } from '#core/station'
+import { stationById } from '#core/station'
 import { type Recordings, useRecordings } from '~/composables/useRecordings'
 import type { RecordingLook } from '~/workers/recording.worker'
 import type { AnalyseInput } from '~/workers/recordingWorkers'
@@ -18,7 +20,7 @@ const workers = vi.hoisted(() => ({
 vi.mock('~/workers/recordingWorkers', () => workers)
 
 const { review } = demoReview()
-const context = stationContext(review)
+const context = createContext(review)
 const step = stationById('deviation').plan(
   review.sets.find(({ id }) => id === 'mini')!,
   context,

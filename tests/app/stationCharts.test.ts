@@ -1,6 +1,7 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { droopOf, stationById, stationContext } from '#core/station'
+import { droopOf, stationById } from '#core/station'
 import { escapeHtml, roundStep } from '~/charts/axes'
 import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
 import { buildDeviationOption } from '~/charts/deviationOption'
@@ -29,7 +30,7 @@ interface Option {
 const option = (made: unknown) => made as Option
 const series = (made: unknown, name: string) => option(made).series.find(one => one.name === name)!
 const { review, curves } = demoReview()
-const context = stationContext(review)
+const context = createContext(review)
 
 describe('a station’s drawing with nothing to draw', () => {
   it('gives its place to the fields until something was read or a curve is kept', () => {

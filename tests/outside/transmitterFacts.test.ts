@@ -1,6 +1,7 @@
+import { fullDeviationHz } from '#core/band'
 import { describe, expect, it } from 'vitest'
 import { decide, verdictWords } from '#core/decision'
-import { fullDeviationHz, timeConstant, USUAL_DROOP_DB } from '#core/station'
+import { timeConstant, USUAL_DROOP_DB } from '#core/station'
 import { newBand } from '#core/review'
 import { adjacentFilterHz, TONE_SQUELCH_HZ } from '#core/signal'
 import { contribution, errorDistribution } from '#core/uncertainty'
@@ -70,9 +71,10 @@ describe('a limit on both sides (JCGM 106:2012: the conformance probability is w
   ])
 
   it('counts both tails: at nought with u = 1 and a limit of 1.96, 95 %', () => {
-    expect(
-      decide({ value: 0, limit: 1.959964, direction: 'both', errors }).probabilityComplies,
-    ).toBeCloseTo(0.95, 4)
+    expect(decide({ value: 0, limit: 1.959964, direction: 'both', errors }).probabilityComplies).toBeCloseTo(
+      0.95,
+      4,
+    )
     expect(decide({ value: 0, limit: 1, direction: 'both', errors }).probabilityComplies).toBeCloseTo(
       0.6827,
       3,
@@ -80,7 +82,9 @@ describe('a limit on both sides (JCGM 106:2012: the conformance probability is w
   })
 
   it('is the same for either sign', () => {
-    const [minus, plus] = [-3, 3].map(valueDb => decide({ value: valueDb, limit: 5, direction: 'both', errors }))
+    const [minus, plus] = [-3, 3].map(valueDb =>
+      decide({ value: valueDb, limit: 5, direction: 'both', errors }),
+    )
     expect(minus).toMatchObject({
       state: 'inside',
       marginDb: 2,

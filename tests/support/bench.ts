@@ -1,3 +1,4 @@
+import { type Context, createContext } from '#core/context'
 import {
   type Chain,
   type Instrument,
@@ -20,7 +21,6 @@ import {
   type Reading,
   type Review,
 } from '#core/review'
-import { stationContext, type StationContext } from '#core/station'
 
 /** Small benches for tests: exact parts unless told otherwise. */
 export const AT = '2026-11-20T10:00:00.000Z'
@@ -156,8 +156,8 @@ export function harmonic(n: number, text: string, change: Partial<Reading> = {},
   return reading(text, { slot: `x${n}`, frequencyHz: n * mhz * 1e6, stepId: HARMONICS_STEP, ...change })
 }
 
-export function withReadings(review: Review, readings: Reading[]): StationContext {
-  return stationContext({ ...review, readings })
+export function withReadings(review: Review, readings: Reading[]): Context {
+  return createContext({ ...review, readings })
 }
 
 /** A figure as the application would keep it. */
@@ -190,10 +190,6 @@ export function figure(
   }
 }
 
-export function withFigures(
-  review: Review,
-  figures: FigureReading[],
-  readings: Reading[] = [],
-): StationContext {
-  return stationContext({ ...review, figures, readings })
+export function withFigures(review: Review, figures: FigureReading[], readings: Reading[] = []): Context {
+  return createContext({ ...review, figures, readings })
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { evaluateControlCheck } from '#core/judging'
 import { mdiClose } from '@mdi/js'
 import {
   type Chain,
@@ -10,7 +11,6 @@ import {
 } from '#core/chain'
 import { parseLevel, parsePlainNumber, printMhz } from '#core/quantity'
 import { type ControlCheck, setShortName } from '#core/review'
-import { evaluateControlCheck } from '#core/station'
 
 /** Is the bench believable today? The pad test and the control radio, each with a verdict of its own. */
 const { chain, instrument, carrierHz } = defineProps<{

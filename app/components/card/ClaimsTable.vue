@@ -1,10 +1,24 @@
 <script setup lang="ts">
 import { mdiClose, mdiPlus } from '@mdi/js'
 import { parseFrequency, parseLevel, printClaimW, printMhzFigure, wattsFromDbm } from '#core/quantity'
-import { newBand, newChannel, newLevel, type PowerClaim, type RadioSet } from '#core/review'
+import {
+  type Band,
+  type Channel,
+  newBand,
+  newChannel,
+  newLevel,
+  type PowerClaim,
+  type PowerLevel,
+  type RadioSet,
+  removeBand,
+  removeChannel,
+  removeLevel,
+  type Review,
+} from '#core/review'
 
 const { radio } = defineProps<{ radio: RadioSet }>()
 const store = useReviewStore()
+const ui = useUiStore()
 const locked = computed(() => store.readOnly)
 
 function change(label: string, recipe: (draft: RadioSet) => void): void {
@@ -12,6 +26,28 @@ function change(label: string, recipe: (draft: RadioSet) => void): void {
     const found = draft.sets.find(({ id }) => id === radio.id)
     if (found) recipe(found)
   })
+}
+
+/** Takes something off the card with whatever was read there, and says how many readings went with it. */
+function drop(what: string, recipe: (draft: Review) => void): void {
+  const before = store.review?.readings.length ?? 0
+  if (!store.change(`${what} removed`, recipe)) return
+  const gone = before - (store.review?.readings.length ?? 0)
+  if (gone > 0)
+    ui.say(`${what} and the ${gone} readings taken there are gone.`, { label: 'Undo', run: store.undo })
+}
+
+function dropLevel({ id: levelId, name }: PowerLevel): void {
+  drop(`The level ${name}`, draft => removeLevel(draft, { setId: radio.id, levelId }))
+}
+
+function dropBand({ id: bandId, name }: Band): void {
+  drop(`The band ${name}`, draft => removeBand(draft, { setId: radio.id, bandId }))
+}
+
+function dropChannel({ id: bandId }: Band, { id: channelId, frequencyHz }: Channel): void {
+  const place = { setId: radio.id, bandId, channelId }
+  drop(`The channel ${printMhzFigure(frequencyHz)}`, draft => removeChannel(draft, place))
 }
 
 const claimDrafts = reactive<Record<string, string>>({})
@@ -142,11 +178,7 @@ function addChannel(bandId: string): void {
                   variant="text"
                   :aria-label="`Remove the level ${level.name}`"
                   :disabled="locked"
-                  @click="
-                    change(`the level ${level.name} removed`, draft => {
-                      draft.levels = draft.levels.filter(({ id }) => id !== level.id)
-                    })
-                  "
+                  @click="dropLevel(level)"
                   ><VIcon :icon="mdiClose" size="16"
                 /></VBtn>
               </div>
@@ -214,12 +246,7 @@ function addChannel(bandId: string): void {
                     variant="text"
                     :aria-label="`Remove channel ${printMhzFigure(channel.frequencyHz)}`"
                     :disabled="locked"
-                    @click="
-                      change('a channel removed', draft => {
-                        const found = draft.bands.find(({ id }) => id === band.id)!
-                        found.channels = found.channels.filter(({ id }) => id !== channel.id)
-                      })
-                    "
+                    @click="dropChannel(band, channel)"
                     ><VIcon :icon="mdiClose" size="16"
                   /></VBtn>
                 </li>
@@ -259,11 +286,7 @@ function addChannel(bandId: string): void {
                 variant="text"
                 :aria-label="`Remove the band ${band.name}`"
                 :disabled="locked"
-                @click="
-                  change(`the band ${band.name} removed`, draft => {
-                    draft.bands = draft.bands.filter(({ id }) => id !== band.id)
-                  })
-                "
+                @click="dropBand(band)"
                 ><VIcon :icon="mdiClose" size="16"
               /></VBtn>
             </td>

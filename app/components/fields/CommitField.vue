@@ -19,6 +19,7 @@ const {
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 
+const { refused, handOver } = useRefusal()
 const draft = ref(modelValue)
 watch(
   () => modelValue,
@@ -27,7 +28,7 @@ watch(
 
 function commit(): void {
   const value = draft.value.trim()
-  if (value !== modelValue) emit('update:modelValue', value)
+  if (value !== modelValue) handOver(() => emit('update:modelValue', value))
 }
 </script>
 
@@ -40,6 +41,7 @@ function commit(): void {
     :disabled="disabled"
     :hint="hint"
     :persistent-hint="hint !== ''"
+    :error-messages="refused"
     :maxlength="4000"
     @blur="commit"
   />
@@ -51,6 +53,7 @@ function commit(): void {
     :disabled="disabled"
     :hint="hint"
     :persistent-hint="hint !== ''"
+    :error-messages="refused"
     :maxlength="maxlength"
     @blur="commit"
     @keydown.enter="commit"

@@ -32,6 +32,7 @@ const shown = (value: number | null) =>
   value === null
     ? ''
     : String(frequency ? Number((value / 1e6).toPrecision(10)) : Number(value.toPrecision(10)))
+const { refused, handOver } = useRefusal()
 const draft = ref(shown(modelValue))
 const error = ref('')
 const offers = ref<string[]>([])
@@ -45,6 +46,7 @@ watch(
 
 function commit(): void {
   error.value = ''
+  refused.value = ''
   offers.value = []
   if (draft.value.trim() === '') {
     if (optional) emitIfNew(null)
@@ -62,8 +64,8 @@ function commit(): void {
 }
 
 function emitIfNew(value: number | null): void {
-  if (value !== modelValue) emit('update:modelValue', value)
-  draft.value = shown(value)
+  const taken = value === modelValue || handOver(() => emit('update:modelValue', value))
+  if (taken) draft.value = shown(value)
 }
 
 function take(offer: string): void {
@@ -80,7 +82,7 @@ function take(offer: string): void {
       :suffix="frequency ? 'MHz' : unit"
       :placeholder="emptyWords"
       :persistent-placeholder="emptyWords !== ''"
-      :error-messages="error"
+      :error-messages="error || refused"
       :disabled="disabled"
       inputmode="decimal"
       class="figure-field"

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { comparisons } from '#core/findings'
-import { parseLevel, parsePlainNumber, printMhz } from '#core/quantity'
+import type { EnScore, VerdictState } from '#core/decision'
+import { parseLevel, parsePlainNumber, type ParseRefusal, printMhz } from '#core/quantity'
 import { type OtherFigure, setShortName } from '#core/review'
 import { stations } from '#core/station'
+import { bareUnitOf, type Step } from '#core/step'
 
 /** Another tester's figure for the same radio and line, compared by E_n. */
 const store = useReviewStore()
@@ -21,10 +23,10 @@ const places = computed(() => {
     ? stations.flatMap(station =>
         station.plan(set, context.value).flatMap(step =>
           step.slots
-            .filter(({ measures }) => measures === 'level')
+            .filter(({ field }) => field.as === 'level')
             .map(slot => ({
               value: `${step.id}|${slot.id}`,
-              title: `${station.title}, ${printMhz(step.channel.frequencyHz)}, ${step.level.name}${slot.id === 'carrier' ? '' : `, ${slot.label}`}`,
+              title: `${station.title}, ${placeWords(step)}, ${slot.label}`,
               station,
               step,
               slot,
@@ -34,6 +36,8 @@ const places = computed(() => {
     : []
 })
 
+const placeWords = ({ channel, setting }: Step) => `${printMhz(channel.frequencyHz)}, ${setting.level.name}`
+
 function openForm(): void {
   form.setId ||= sets.value[0]?.value ?? ''
   form.open = !form.open
@@ -41,16 +45,11 @@ function openForm(): void {
 
 function keep(): void {
   const place = places.value.find(({ value }) => value === form.place)
-  const level = parseLevel(form.text, { bareUnit: place?.slot.id === 'carrier' ? 'W' : 'dBm' })
+  const bareUnit = place ? bareUnitOf(place.step, context.value) : 'dBm'
+  const level = parseLevel(form.text, { bareUnit })
   const sure = parsePlainNumber(form.sure, { min: 0, max: 60, unit: 'dB' })
   if (!place || !level.ok || !sure.ok) {
-    form.wrong = !place
-      ? 'Choose which reading it is about.'
-      : !level.ok
-        ? level.message
-        : sure.ok
-          ? ''
-          : sure.message
+    form.wrong = place ? wordsOf(level, sure) : 'Choose which reading it is about.'
     return
   }
   const figure: OtherFigure = {
@@ -67,6 +66,38 @@ function keep(): void {
   }
   if (store.change('another tester’s figure', draft => void draft.otherFigures.push(figure)))
     Object.assign(form, { open: false, text: '', wrong: '' })
+}
+
+/** The first refusal of those that were read. */
+function wordsOf(...read: ({ ok: true } | ParseRefusal)[]): string {
+  const refused = read.find(one => !one.ok)
+  return refused && !refused.ok ? refused.message : ''
+}
+
+function remove(figureId: string): void {
+  store.change('a figure of another tester removed', draft => {
+    draft.otherFigures = draft.otherFigures.filter(({ id }) => id !== figureId)
+  })
+}
+
+const rows = computed(() =>
+  compared.value.map(({ figure, set, step, slot, score, words }) => ({
+    id: figure.id,
+    state: stateOf(score),
+    verdict: verdictOf(score),
+    about: `${setShortName(set)}, ${slot.slot.label} of ${placeWords(step)}`,
+    words: `${figure.who || 'another tester'}: ${words}`,
+  })),
+)
+
+function stateOf(score: EnScore | null): VerdictState {
+  if (!score) return 'not-covered'
+  return score.agree ? 'inside' : 'outside'
+}
+
+function verdictOf(score: EnScore | null): string {
+  if (!score) return 'Nothing to compare'
+  return score.agree ? 'Agree' : 'Disagree'
 }
 </script>
 
@@ -96,17 +127,12 @@ function keep(): void {
       <VBtn type="submit" color="primary">Keep the figure</VBtn>
       <p v-if="form.wrong" class="wrong small" role="alert">{{ form.wrong }}</p>
     </form>
-    <ul v-if="compared.length" class="list">
-      <li v-for="{ figure, set, step, slot, score, words } in compared" :key="figure.id">
-        <VerdictWord
-          :state="!score ? 'not-covered' : score.agree ? 'inside' : 'outside'"
-          :words="!score ? 'Nothing to compare' : score.agree ? 'Agree' : 'Disagree'"
-        />
+    <ul v-if="rows.length" class="list">
+      <li v-for="row in rows" :key="row.id">
+        <VerdictWord :state="row.state" :words="row.verdict" />
         <span class="small"
-          ><strong
-            >{{ setShortName(set) }}, {{ slot.slot.id === 'carrier' ? 'carrier' : slot.slot.label }} of
-            {{ printMhz(step.channel.frequencyHz) }}, {{ step.level.name }}</strong
-          >, {{ figure.who || 'another tester' }}: {{ words }}</span
+          ><strong>{{ row.about }}</strong
+          >, {{ row.words }}</span
         >
         <VBtn
           icon
@@ -114,11 +140,7 @@ function keep(): void {
           variant="text"
           aria-label="Remove this figure"
           :disabled="locked"
-          @click="
-            store.change('a figure of another tester removed', draft => {
-              draft.otherFigures = draft.otherFigures.filter(({ id }) => id !== figure.id)
-            })
-          "
+          @click="remove(row.id)"
           ><VIcon :icon="mdiClose" size="16"
         /></VBtn>
       </li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ReportBlock } from '#core/report'
+import type { ReportBlock } from '#core/document'
 
 const { block } = defineProps<{ block: ReportBlock }>()
 </script>

@@ -1,27 +1,37 @@
 <script setup lang="ts">
-import { printDb, printNumber, printPlusMinus, printRange } from '#core/quantity'
-import { type FigureResult, halfWidthWords } from '#core/station'
+import { printHalfWidth, printNumber, printRange } from '#core/quantity'
 import { type Budget, budgetLines, improvements } from '#core/uncertainty'
 import type { SimulatedFigures } from '~/workers/budget.worker'
 
 const TRIALS = 1_000_000
 const SEED = 1
 
-const {
-  budget,
-  of,
-  figure = null,
-} = defineProps<{
-  budget: Budget
-  of: string
-  /** A figure that is no level: its budget is said in its own unit. */
-  figure?: FigureResult | null
-}>()
-const half = (widthDb: number) => (figure ? halfWidthWords(widthDb, figure) : printPlusMinus(widthDb))
-const range = computed(() => (figure ? halfWidthWords(budget.rangeDb, figure) : printRange(budget)))
-const lines = computed(() => budgetLines(budget))
-const widest = computed(() => Math.max(...lines.value.map(({ rangeDb }) => rangeDb), 0.001))
-const help = computed(() => improvements(budget).slice(0, 3))
+/** What a range is made of, in its own unit, what the GUM says beside it, and what would help. */
+const { budget, of } = defineProps<{ budget: Budget; of: string }>()
+const isDb = computed(() => budget.unit === 'dB')
+const half = (width: number) => printHalfWidth(width, budget.unit)
+const inList = (width: number) => (isDb.value ? printNumber(width, 2) : half(width).slice(1))
+const interval = (ends: { low: number; high: number }) =>
+  isDb.value ? printRange(ends) : half((ends.high - ends.low) / 2)
+const range = computed(() => interval(budget))
+const method = computed(() =>
+  budget.method === 'monte-carlo' ? ', simulated: noise may hide the signal' : '',
+)
+const gumWords = computed(() => {
+  const k = `GUM, k = ${printNumber(budget.coverageFactor, 2)}`
+  const freedom = budget.effectiveDegreesOfFreedom
+  return Number.isFinite(freedom) ? `${k}, ${Math.floor(freedom)} degrees of freedom` : k
+})
+const lines = computed(() => {
+  const all = budgetLines(budget)
+  const widest = Math.max(...all.map(line => line.range), Number.MIN_VALUE)
+  return all.map(line => ({ ...line, width: `${(line.range / widest) * 100}%`, figure: inList(line.range) }))
+})
+const help = computed(() =>
+  improvements(budget)
+    .slice(0, 3)
+    .map(one => ({ ...one, figure: isDb.value ? `${inList(one.gain)} dB` : inList(one.gain) })),
+)
 
 const simulated = shallowRef<SimulatedFigures | null>(null)
 const busy = ref(false)
@@ -33,6 +43,12 @@ watch(
   },
 )
 
+/** The worker starts while the pointer is still on its way. */
+function warmUp(): void {
+  void import('~/workers/budgetWorker').then(({ warmBudgetWorker }) => warmBudgetWorker())
+}
+onMounted(warmUp)
+
 async function simulate(): Promise<void> {
   const asked = JSON.stringify(budget)
   busy.value = true
@@ -41,7 +57,7 @@ async function simulate(): Promise<void> {
     const figures = await simulateBudget(toRaw(budget).contributions, {
       trials: TRIALS,
       seed: SEED,
-      belowDb: null,
+      below: null,
     })
     if (JSON.stringify(budget) === asked) simulated.value = figures
   } catch (error) {
@@ -67,40 +83,23 @@ async function simulate(): Promise<void> {
       <tbody>
         <tr v-for="line in lines" :key="line.id">
           <td>{{ line.label }}<span v-if="line.assumed" class="quiet small"> assumed</span></td>
-          <td class="bar" aria-hidden="true">
-            <span :style="{ width: `${(line.rangeDb / widest) * 100}%` }" />
-          </td>
-          <td class="figure right">
-            {{ figure ? half(line.rangeDb).slice(1) : printNumber(line.rangeDb, 2) }}
-          </td>
+          <td class="bar" aria-hidden="true"><span :style="{ width: line.width }" /></td>
+          <td class="figure right">{{ line.figure }}</td>
         </tr>
       </tbody>
     </table>
     <dl class="small">
       <div>
         <dt>This budget’s own distribution</dt>
-        <dd>
-          {{ range }}{{ budget.method === 'monte-carlo' ? ', simulated: noise may hide the signal' : '' }}
-        </dd>
+        <dd>{{ range }}{{ method }}</dd>
       </div>
       <div>
-        <dt>
-          GUM, k = {{ printNumber(budget.coverageFactor, 2)
-          }}<template v-if="Number.isFinite(budget.effectiveDegreesOfFreedom)"
-            >, {{ Math.floor(budget.effectiveDegreesOfFreedom) }} degrees of freedom</template
-          >
-        </dt>
-        <dd>{{ half(budget.gumRangeDb) }}</dd>
+        <dt>{{ gumWords }}</dt>
+        <dd>{{ half(budget.gumRange) }}</dd>
       </div>
       <div v-if="simulated" data-testid="simulated">
-        <dt>Monte Carlo, {{ (simulated.trials / 1e6).toFixed(0) }} million, shortest</dt>
-        <dd>
-          {{
-            figure
-              ? half((simulated.shortest.highDb - simulated.shortest.lowDb) / 2)
-              : printRange(simulated.shortest)
-          }}
-        </dd>
+        <dt>Monte Carlo, {{ simulated.trials / 1e6 }} million, shortest</dt>
+        <dd>{{ interval(simulated.shortest) }}</dd>
       </div>
     </dl>
     <VBtn
@@ -108,6 +107,8 @@ async function simulate(): Promise<void> {
       size="small"
       variant="outlined"
       :loading="busy"
+      @pointerenter="warmUp"
+      @focus="warmUp"
       @click="simulate"
       >Check by Monte Carlo</VBtn
     >
@@ -116,9 +117,7 @@ async function simulate(): Promise<void> {
       <h3>What would help most</h3>
       <ol class="small help">
         <li v-for="one in help" :key="one.id">
-          <span>{{ one.words }}</span><span class="figure">{{
-            figure ? half(one.gainDb).slice(1) : printDb(one.gainDb, 2)
-          }}</span>
+          <span>{{ one.words }}</span><span class="figure">{{ one.figure }}</span>
         </li>
       </ol>
     </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { chainIdOf, type Step, powerToExpect } from '#core/step'
 import { useIntervalFn } from '@vueuse/core'
 import { heatNow, keyDownState } from '#core/plan'
-import { powerToExpect, type Step } from '#core/station'
 import { isOnControl } from '~/keys/isTyping'
 
 /** Counts down what radio, load and pads can take, asks for rest, and logs every key-down. */
@@ -24,7 +24,7 @@ const heats = computed(() =>
     ? heatNow(
         {
           set: step.set,
-          chainId: step.chainId,
+          chainId: chainIdOf(step),
           frequencyHz: step.channel.frequencyHz,
           powerW: powerW.value,
           now: now.value,
@@ -83,11 +83,16 @@ const words = computed(() => {
   return unsafe ? 'a check is open: do not key up' : `ready, ${clock(allowedS.value)} at most`
 })
 
+function cueNow(): 'over' | 'soon' | 'none' {
+  if (state.value.mustRest) return 'over'
+  return state.value.leftS <= SOON_S ? 'soon' : 'none'
+}
+
+/** The cue sounds this long before the rest, s. */
+const SOON_S = 5
+
 watch(
-  () =>
-    keyed.value &&
-    store.review?.settings.soundCue &&
-    (state.value.mustRest ? 'over' : state.value.leftS <= 5 ? 'soon' : 'none'),
+  () => keyed.value && store.review?.settings.soundCue && cueNow(),
   cue => {
     if (cue === 'soon') beep(880, 0.12)
     if (cue === 'over') beep(587, 0.5)
@@ -130,7 +135,7 @@ function release(): void {
         id: crypto.randomUUID(),
         setId: of.set.id,
         stepId: of.id,
-        chainId: of.chainId,
+        chainId: chainIdOf(of),
         at: new Date().toISOString(),
         seconds,
         powerW: powerToExpect(of.set, of.claim).powerW,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Question } from '#core/station'
+import type { Question } from '#core/step'
 
 const { questions } = defineProps<{ questions: Question[] }>()
 </script>

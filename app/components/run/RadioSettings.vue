@@ -1,20 +1,9 @@
 <script setup lang="ts">
-import type { Step } from '#core/station'
+import type { Step } from '#core/step'
 
 const { step, unsafe } = defineProps<{ step: Step; unsafe: boolean }>()
 const store = useReviewStore()
-
-const key = computed(() => `${step.set.id}|${step.id}`)
-const ticked = computed(() => store.review?.ticks[key.value] ?? [])
-
-function toggle(id: string, value: boolean): void {
-  store.change('a line of the set-the-radio list', draft => {
-    const now = draft.ticks[key.value] ?? []
-    draft.ticks[key.value] = value
-      ? [...now.filter(other => other !== id), id]
-      : now.filter(other => other !== id)
-  })
-}
+const { ticked, tick } = useTicks(() => step, 'a line of the set-the-radio list')
 </script>
 
 <template>
@@ -24,7 +13,7 @@ function toggle(id: string, value: boolean): void {
         :model-value="ticked.includes(setting.id)"
         :label="setting.words"
         :disabled="store.readOnly"
-        @update:model-value="value => toggle(setting.id, value === true)"
+        @update:model-value="value => tick(setting.id, value)"
       />
     </li>
     <li v-if="unsafe" class="stop"><VerdictMark state="outside" /> Do not key up: see the checks below.</li>

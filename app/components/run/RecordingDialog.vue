@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { RecordingUse } from '#core/station'
+import type { KeptFigure, Step } from '#core/step'
 import { withAnnotations, writeCsv } from '#core/format'
 import { printHz, printMhz, printSigned } from '#core/quantity'
 import {
@@ -8,55 +10,37 @@ import {
   type SpectrumCurve,
   spectrumCurve,
 } from '#core/signal'
-import type { Step } from '#core/station'
 import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
-import type { FigureInput } from '~/composables/useStationRun'
+import { stationView } from '~/stations'
+import type { FoundInRecording } from '~/composables/useKeepRecording'
 import type { Recordings } from '~/composables/useRecordings'
 
 /** What a recording holds, to be looked at before its figures are kept. */
-const {
-  recordings,
-  step,
-  targets,
-  figuresOf,
-  halfWidthHz,
-  bandsOf = () => [],
-} = defineProps<{
-  recordings: Recordings
-  step: Step
-  /** What the recording may stand for; one is chosen. */
-  targets: { id: string; title: string }[]
-  figuresOf: (analysis: RecordingAnalysis, target: string, centreHz: number | null) => FigureInput[]
-  halfWidthHz: number
-  bandsOf?: (analysis: RecordingAnalysis) => ShadedBand[]
-}>()
-const emit = defineEmits<{ take: [value: { analysis: RecordingAnalysis; figures: FigureInput[] }] }>()
+const { recordings, step, use } = defineProps<{ recordings: Recordings; step: Step; use: RecordingUse }>()
+const emit = defineEmits<{ take: [value: FoundInRecording] }>()
 const palette = useChartPalette()
 const config = useRuntimeConfig().public
 
 const { looks, setup, analysis, taken, progress, problem } = recordings
-const target = ref(targets[0]?.id ?? '')
+const target = ref(use.targets[0]?.id ?? '')
 const open = computed(() => looks.value.length > 0)
 watch(open, now => {
-  if (now) target.value = targets[0]?.id ?? ''
+  if (now) target.value = use.targets[0]?.id ?? ''
 })
 const look = computed(() => (setup.value ? (looks.value[setup.value.index] ?? null) : null))
 const figures = computed(() =>
-  analysis.value ? figuresOf(analysis.value, target.value, setup.value?.centreHz ?? null) : [],
+  analysis.value
+    ? use.figures(analysis.value, { step, target: target.value, centreHz: setup.value?.centreHz ?? null })
+    : [],
 )
+const channelCount = computed(() => {
+  const all = look.value?.channels ?? 0
+  return setup.value?.as === 'iq' ? Math.floor(all / 2) : all
+})
 const channels = computed(() =>
-  Array.from(
-    {
-      length:
-        look.value && setup.value
-          ? setup.value.as === 'iq'
-            ? Math.floor(look.value.channels / 2)
-            : look.value.channels
-          : 0,
-    },
-    (_unused, value) => ({ value, title: String(value + 1) }),
-  ),
+  Array.from({ length: channelCount.value }, (_unused, value) => ({ value, title: String(value + 1) })),
 )
+const halfWidthHz = computed(() => use.halfWidthHz(step))
 watch(
   () => setup.value?.as,
   () => {
@@ -86,9 +70,9 @@ watch(analysis, () => {
   closer.value = null
 })
 async function toggleCloser(): Promise<void> {
-  closer.value = closer.value ? null : await recordings.lookCloser((2 * halfWidthHz) / CLOSER)
+  closer.value = closer.value ? null : await recordings.lookCloser((2 * halfWidthHz.value) / CLOSER)
 }
-const shownHalfHz = computed(() => (closer.value ? halfWidthHz / CLOSER : halfWidthHz))
+const shownHalfHz = computed(() => (closer.value ? halfWidthHz.value / CLOSER : halfWidthHz.value))
 
 const curve = computed(() => {
   if (!analysis.value) return null
@@ -100,7 +84,7 @@ const curve = computed(() => {
     }
   const thin = spectrumCurve(analysis.value.spectrum, {
     carrierHz: carrierHz.value,
-    withinHz: halfWidthHz,
+    withinHz: halfWidthHz.value,
     points: 700,
     referenceDb: reference.value,
   })
@@ -110,15 +94,19 @@ const option = computed(() =>
   buildChannelSpectrumOption({
     palette: palette.value,
     curve: curve.value,
-    bands: analysis.value ? bandsOf(analysis.value) : [],
+    bands: analysis.value ? (stationView(step.stationId).bands?.(step, analysis.value) ?? []) : [],
     lines: [],
     levelName: 'dBc',
     halfWidthHz: shownHalfHz.value,
   }),
 )
 /** What the working out alone leaves open, 95 %; the instrument’s own doubt comes on top once it is kept. */
-const doubt = (figure: FigureInput) =>
-  `±${figure.unit === 'Hz' ? printHz(2 * figure.standardUncertainty!, 2) : `${(2 * figure.standardUncertainty!).toPrecision(1)}\u00a0${figure.unit}`}`
+function doubt({ seen: { unit, standardUncertainty } }: KeptFigure): string {
+  if (standardUncertainty === 0) return ''
+  return unit === 'Hz'
+    ? `±${printHz(2 * standardUncertainty, 2)}`
+    : `±${(2 * standardUncertainty).toPrecision(1)}\u00a0${unit}`
+}
 
 const facts = computed(() => {
   const found = analysis.value
@@ -332,9 +320,9 @@ function close(): void {
       <p v-if="problem" class="doubt" role="alert">{{ problem }}</p>
       <div v-if="analysis" class="found">
         <VSelect
-          v-if="targets.length > 1"
+          v-if="use.targets.length > 1"
           v-model="target"
-          :items="targets.map(({ id, title }) => ({ value: id, title }))"
+          :items="use.targets.map(({ id, title }) => ({ value: id, title }))"
           label="This recording holds"
         />
         <table v-if="figures.length" class="plain small">
@@ -342,8 +330,8 @@ function close(): void {
             <tr v-for="figure in figures" :key="figure.slotId">
               <td>{{ step.slots.find(({ id }) => id === figure.slotId)?.label }}</td>
               <td class="right figure">
-                {{ figure.isUpperBound ? 'at most ' : '' }}{{ figure.text }}
-                <span v-if="figure.standardUncertainty" class="quiet">{{ doubt(figure) }}</span>
+                {{ figure.seen.isUpperBound ? 'at most ' : '' }}{{ figure.text }}
+                <span v-if="doubt(figure)" class="quiet">{{ doubt(figure) }}</span>
               </td>
             </tr>
           </tbody>

@@ -1,108 +1,79 @@
 <script setup lang="ts">
-import {
-  type FigureRead,
-  type LevelRead,
-  type LevelUnit,
-  type ParseFigureOptions,
-  printMhzFigure,
-} from '#core/quantity'
-import {
-  isRead,
-  rangeWords,
-  type Slot,
-  type SlotResult,
-  stationById,
-  stepReach,
-  valueWords,
-} from '#core/station'
+import { printMhzFigure } from '#core/quantity'
+import { rangeWords, valueWords } from '#core/judging'
+import { isRead, type Kept, needsChain, seenMark, type Slot, type SlotResult, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 
 /** The figures of a step, each with its field, what it comes to, its margin and its verdict. */
-const {
-  run,
-  slots,
-  optionsOf,
-  bareUnit = 'W',
-  valueHead = 'Comes to',
-  placeholderOf = () => '',
-  wide = false,
-} = defineProps<{
-  run: StationRun
-  slots: SlotResult[]
-  /** How a figure is typed in a slot. */
-  optionsOf: (slot: Slot) => ParseFigureOptions
-  bareUnit?: LevelUnit
-  valueHead?: string
-  placeholderOf?: (slot: Slot) => string
-  /** Figures are long: a whole frequency. */
-  wide?: boolean
-}>()
+const { run, slots } = defineProps<{ run: StationRun; slots: SlotResult[] }>()
 const focusSlotId = defineModel<string | null>('focusSlotId', { default: null })
 const store = useReviewStore()
 const table = useTemplateRef<HTMLElement>('table')
 
-const step = computed(() => run.step.value)
+const { station, step, bareUnit } = run
 /** Shown and compared, never judged: no margin to draw. */
-const onlyObserved = computed(
-  () => step.value !== null && stationById(step.value.stationId).judgedBy.length === 0,
-)
-const isObserved = ({ verdict }: SlotResult) => onlyObserved.value || verdict.state === 'observation'
-const keptLevel = (slot: Slot) =>
-  (step.value && store.context?.reading(step.value.set.id, step.value.id, slot.id)) ?? null
-const keptFigure = (slot: Slot) =>
-  (step.value && store.context?.figure(step.value.set.id, step.value.id, slot.id)) ?? null
-const reachable = (slot: Slot) =>
-  slot.measures !== 'level' ||
-  (store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered)
-const disabled = computed(
-  () => store.readOnly || (!step.value?.chainId && slots.some(({ slot }) => slot.measures === 'level')),
+const onlyObserved = station.verdicts === 'observed'
+const isTyped = ({ field }: Slot) => field.as !== 'mark'
+const canBeRead = (slot: Slot) =>
+  store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
+const missesChain = computed(
+  () => step.value !== null && needsChain(step.value) && Object.values(step.value.chains).includes(null),
 )
 
-function draftLevel(slot: Slot, value: { text: string; read: LevelRead } | null): void {
-  run.show({ level: value && { slotId: slot.id, ...value, frequencyHz: slot.frequencyHz } })
+interface Row {
+  result: SlotResult
+  slot: Slot
+  kept: ReturnType<typeof keptIn>
+  entry: 'mark' | 'field' | 'out-of-reach'
+  label: string
+  value: string
+  range: string
+  observed: boolean
+  why: string | undefined
+  disabled: boolean
 }
 
-function keepLevel(slot: Slot, value: { text: string; read: LevelRead }): void {
+function keptIn(slot: Slot) {
+  return (step.value && store.context?.readingsOf(step.value).get(slot.id)) ?? null
+}
+
+function entryOf(result: SlotResult): Row['entry'] {
+  if (!isTyped(result.slot)) return 'mark'
+  return isRead(result) || canBeRead(result.slot) ? 'field' : 'out-of-reach'
+}
+
+const rows = computed<Row[]>(() =>
+  slots.map(result => {
+    const { slot, verdict } = result
+    const range = isRead(result) ? rangeWords(result) : '–'
+    return {
+      result,
+      slot,
+      kept: keptIn(slot),
+      entry: entryOf(result),
+      label:
+        slot.field.as === 'level' ? `${slot.label}, ${printMhzFigure(slot.frequencyHz)} MHz` : slot.label,
+      value: isTyped(slot) ? valueWords(result) : '',
+      range: range === '–' ? '' : range,
+      observed: onlyObserved || verdict.state === 'observation',
+      why: verdict.why ?? undefined,
+      disabled: store.readOnly || (slot.field.as === 'level' && missesChain.value),
+    }
+  }),
+)
+
+function showDraft(kept: Kept | null): void {
+  run.draft.value = kept
+}
+
+function keep(slot: Slot, kept: Kept): void {
   const here = isHere(slot.id)
-  if (
-    run.keepAll(
-      { levels: [{ slotId: slot.id, ...value, frequencyHz: slot.frequencyHz }] },
-      `the reading ${value.text} at ${slot.label}`,
-    ) &&
-    here
-  )
-    goOn(slot.id)
+  if (run.keep([kept], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
 }
 
-const asInput = (
-  slot: Slot,
-  { text, read: { value, resolution, isUpperBound } }: { text: string; read: FigureRead },
-) => ({ slotId: slot.id, text, value, resolution, isUpperBound, unit: optionsOf(slot).unit })
-
-function draftFigure(slot: Slot, value: { text: string; read: FigureRead } | null): void {
-  run.show({ figure: value && asInput(slot, value) })
-}
-
-function keepFigure(slot: Slot, value: { text: string; read: FigureRead }): void {
-  const here = isHere(slot.id)
-  if (run.keepAll({ figures: [asInput(slot, value)] }, `${slot.label}, ${value.text}`) && here) goOn(slot.id)
-}
-
-function mark(slot: Slot, done: boolean): void {
-  run.keepAll(
-    {
-      figures: [
-        {
-          slotId: slot.id,
-          text: done ? 'done' : 'not done',
-          value: done ? 1 : 0,
-          unit: 'mark',
-          resolution: 0,
-        },
-      ],
-    },
-    slot.label,
-  )
+function mark(slot: Slot, value: boolean | null): void {
+  const done = value === true
+  run.keep([{ slotId: slot.id, text: done ? 'done' : 'not done', seen: seenMark(done) }], slot.label)
 }
 
 function isHere(slotId: string): boolean {
@@ -113,32 +84,36 @@ const ui = useUiStore()
 
 /** To the next field below; after the last one it says where to go. */
 function goOn(slotId: string): void {
-  const at = slots.findIndex(({ slot }) => slot.id === slotId)
-  const next = slots.slice(at + 1).find(({ slot }) => reachable(slot) && slot.measures !== 'mark')
+  const at = rows.value.findIndex(({ slot }) => slot.id === slotId)
+  const next = rows.value.slice(at + 1).find(({ entry }) => entry === 'field')
   if (next) focusField(next.slot.id)
-  else
-    ui.say(
-      run.stepIndex.value < run.steps.value.length - 1
-        ? 'All fields of this step are behind you. N goes to the next step.'
-        : 'All fields are behind you. G then F shows the findings.',
-    )
+  else ui.say(isLastStep() ? LAST_WORDS : NEXT_WORDS)
+}
+
+const NEXT_WORDS = 'All within reach is in. N goes to the next step.'
+const LAST_WORDS = 'All within reach is in. G then F shows the findings.'
+
+function isLastStep(): boolean {
+  return run.stepIndex.value >= run.steps.value.length - 1
 }
 
 function goBack(slotId: string): void {
-  const at = slots.findIndex(({ slot }) => slot.id === slotId)
-  const before = slots.slice(0, at).findLast(({ slot }) => reachable(slot) && slot.measures !== 'mark')
+  const at = rows.value.findIndex(({ slot }) => slot.id === slotId)
+  const before = rows.value.slice(0, at).findLast(({ entry }) => entry === 'field')
   if (before) focusField(before.slot.id)
 }
 
 function focusField(slotId: string): void {
-  void nextTick(() => table.value?.querySelector<HTMLInputElement>(`[data-slot="${slotId}"] input`)?.focus())
+  void nextTick(() => inputOf(slotId)?.focus())
+}
+
+function inputOf(slotId: string): HTMLInputElement | null {
+  return table.value?.querySelector<HTMLInputElement>(`[data-slot="${slotId}"] input`) ?? null
 }
 
 function focusNextOpen(): void {
-  const open =
-    slots.find(result => reachable(result.slot) && result.slot.measures !== 'mark' && !isRead(result)) ??
-    slots[0]
-  if (open) table.value?.querySelector<HTMLInputElement>(`[data-slot="${open.slot.id}"] input`)?.focus()
+  const open = rows.value.find(({ entry, result }) => entry === 'field' && !isRead(result)) ?? rows.value[0]
+  if (open) inputOf(open.slot.id)?.focus()
 }
 
 function retake(): void {
@@ -151,78 +126,58 @@ defineExpose({ focusNextOpen, retake })
 
 <template>
   <div ref="table" class="scroll">
-    <table :class="['plain', 'slots', { wide }]">
+    <table :class="['plain', 'slots', { wide: station.wide }]">
       <thead>
         <tr>
           <th scope="col">What</th>
           <th scope="col" class="right entry">As read</th>
-          <th scope="col" class="right">{{ valueHead }}</th>
+          <th scope="col" class="right">{{ station.valueHead ?? 'Comes to' }}</th>
           <th v-if="!onlyObserved" scope="col" class="strip-cell">Margin</th>
           <th scope="col" :colspan="onlyObserved ? 2 : 1">{{ onlyObserved ? 'Observation' : 'Verdict' }}</th>
         </tr>
       </thead>
       <tbody>
         <tr
-          v-for="one in slots"
-          :key="one.slot.id"
-          :class="{ here: one.slot.id === focusSlotId }"
-          @click="focusSlotId = one.slot.id"
+          v-for="row in rows"
+          :key="row.slot.id"
+          :class="{ here: row.slot.id === focusSlotId }"
+          @click="focusSlotId = row.slot.id"
         >
           <th scope="row">
-            {{ one.slot.label }}
-            <span v-if="one.slot.optional && !isRead(one)" class="small quiet">if wished</span>
+            {{ row.slot.label }}
+            <span v-if="row.slot.optional && !row.kept" class="small quiet">if wished</span>
           </th>
-          <td class="right entry" :data-slot="one.slot.id">
+          <td class="right entry" :data-slot="row.slot.id">
             <VCheckbox
-              v-if="one.slot.measures === 'mark'"
-              :model-value="(one.figure?.value ?? 0) === 1"
+              v-if="row.entry === 'mark'"
+              :model-value="isRead(row.result)"
               label="Done"
-              :disabled="disabled"
-              :aria-label="one.slot.label"
-              @update:model-value="value => mark(one.slot, value === true)"
+              :disabled="row.disabled"
+              :aria-label="row.slot.label"
+              @update:model-value="value => mark(row.slot, value)"
             />
-            <span v-else-if="!reachable(one.slot) && !one.reading" class="small quiet">out of reach</span>
-            <ReadingField
-              v-else-if="one.slot.measures === 'level'"
-              :key="`${step?.set.id}|${step?.id}`"
-              :reading="keptLevel(one.slot)"
-              :bare-unit="bareUnit"
-              :label="`${one.slot.label}, ${printMhzFigure(one.slot.frequencyHz)} MHz`"
-              :disabled="disabled"
-              @draft="value => draftLevel(one.slot, value)"
-              @keep="value => keepLevel(one.slot, value)"
-              @go-on="goOn(one.slot.id)"
-              @go-back="goBack(one.slot.id)"
-              @focused="focusSlotId = one.slot.id"
-            />
-            <FigureField
+            <span v-else-if="row.entry === 'out-of-reach'" class="small quiet">out of reach</span>
+            <SlotField
               v-else
-              :key="`${step?.set.id}|${step?.id}|f`"
-              :figure="keptFigure(one.slot)"
-              :options="optionsOf(one.slot)"
-              :label="one.slot.label"
-              :placeholder="placeholderOf(one.slot)"
-              :disabled="disabled"
-              @draft="value => draftFigure(one.slot, value)"
-              @keep="value => keepFigure(one.slot, value)"
-              @go-on="goOn(one.slot.id)"
-              @go-back="goBack(one.slot.id)"
-              @focused="focusSlotId = one.slot.id"
+              :key="`${step?.set.id}|${step?.id}`"
+              :target="row.slot"
+              :reading="row.kept"
+              :bare-unit="bareUnit"
+              :label="row.label"
+              :disabled="row.disabled"
+              @draft="showDraft"
+              @keep="value => keep(row.slot, value)"
+              @go-on="goOn(row.slot.id)"
+              @go-back="goBack(row.slot.id)"
+              @focused="focusSlotId = row.slot.id"
             />
           </td>
           <td class="right figure">
-            {{ one.slot.measures === 'mark' ? '' : valueWords(one) }}
-            <span v-if="isRead(one) && rangeWords(one) !== '–'" class="small quiet">{{
-              rangeWords(one)
-            }}</span>
+            {{ row.value }} <span v-if="row.range" class="small quiet">{{ row.range }}</span>
           </td>
-          <td v-if="!isObserved(one)" class="strip-cell"><MarginStrip :verdict="one.verdict" /></td>
-          <td class="word" :colspan="isObserved(one) ? 2 : 1">
-            <VerdictWord
-              :state="one.verdict.state"
-              :words="one.words"
-              :title="one.verdict.why ?? undefined"
-            />
+          <td v-if="!row.observed" class="strip-cell"><MarginStrip :verdict="row.result.verdict" /></td>
+          <td class="word" :colspan="row.observed ? 2 : 1">
+            <VerdictWord :state="row.result.verdict.state" :words="row.result.words" :title="row.why" />
           </td>
         </tr>
       </tbody>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { Step } from '#core/step'
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { printMhzFigure } from '#core/quantity'
-import type { Step } from '#core/station'
 
 const { step, index, count, title } = defineProps<{
   step: Step
@@ -45,7 +45,7 @@ const emit = defineEmits<{ go: [by: number] }>()
       <span class="figure big" data-testid="set-now">{{
         printMhzFigure(step.channel.frequencyHz)
       }}</span><span class="unit">MHz</span>
-      <span class="level figure">{{ step.level.name.toUpperCase() }}</span>
+      <span class="level figure">{{ step.setting.level.name.toUpperCase() }}</span>
       <span class="instruction">{{ step.instruction }}</span>
     </div>
   </header>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import type { SlotResult, Step } from '#core/step'
 import { mdiCamera } from '@mdi/js'
 import { format } from 'date-fns'
-import { type FigureReading, type Reading, readingHistory } from '#core/review'
-import type { SlotResult, Step } from '#core/station'
+import { type Reading, readingHistory } from '#core/review'
 import { scalePicture } from '~/pictures/scalePicture'
 
 /** What is kept with a step besides its figures: the note, pictures, and everything that was read before. */
@@ -93,7 +93,7 @@ function detach(id: string): void {
   })
 }
 
-function sourceWords({ source }: Reading | FigureReading): string {
+function sourceWords({ source }: Reading): string {
   switch (source.kind) {
     case 'file':
     case 'recording':
@@ -107,10 +107,14 @@ function sourceWords({ source }: Reading | FigureReading): string {
   }
 }
 
-const chainWords = (one: Reading | FigureReading) =>
-  one.chainId === null
-    ? ''
-    : `${store.context?.chain(one.chainId)?.name ?? 'a chain no longer here'}, version ${one.chainRevision}`
+function chainWords({ through }: Reading): string {
+  return Object.values(through)
+    .map(({ chainId, chainRevision }) => {
+      const name = store.context?.chain(chainId)?.name ?? 'a chain no longer here'
+      return `${name}, version ${chainRevision}`
+    })
+    .join('; ')
+}
 const total = computed(() => pictures.value.reduce((sum, { bytes }) => sum + bytes, 0))
 
 defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus() })

@@ -1,25 +1,47 @@
 <script setup lang="ts">
 import type { BenchCheck } from '#core/chain'
-import { limitWords, type SlotResult, type Step } from '#core/station'
+import { hasFigure, limitWords } from '#core/judging'
+import { chainIdOf, type SlotResult, type Step } from '#core/step'
 
 /** The right-hand side of a station: clock, reason, budget, checks that are open, cautions. */
-const { step, focus, checks, unsafe, carrierWords } = defineProps<{
+const {
+  step,
+  focus,
+  checks,
+  unsafe,
+  carrierWords = '',
+} = defineProps<{
   step: Step
   focus: SlotResult | null
   checks: BenchCheck[]
   unsafe: boolean
-  carrierWords: string
+  carrierWords?: string
 }>()
 const { placeTo } = useReviewRoute()
 const open = computed(() => checks.filter(({ severity }) => severity === 'danger' || severity === 'caution'))
+const benchAt = computed(() => ({
+  ...placeTo('bench'),
+  query: { set: step.set.id, chain: chainIdOf(step) ?? undefined },
+}))
 const probability = computed(() => {
-  if (!focus?.limit || (focus.limit.kind !== 'limit' && focus.limit.kind !== 'scalar')) return null
-  return (focus.each.find(({ limit }) => limit === focus.limit)?.verdict ?? focus.verdict).probabilityComplies
+  const limit = focus?.limit
+  if (!focus || !limit || !hasFigure(limit)) return null
+  return (focus.each.find(one => one.limit === limit)?.verdict ?? focus.verdict).probabilityComplies
 })
-const isCarrier = computed(() => focus?.slot.id === 'carrier')
+const about = computed(() => (focus?.slot.kind.is === 'carrier' ? 'carrier' : 'harmonic'))
+const limitTitle = computed(() => (focus?.limit ? limitWords(focus.limit, about.value === 'carrier') : ''))
+/** The budget that is explained: of the margin where the limit follows the carrier, else the figure’s own. */
+const budget = computed(() => {
+  const found = focus?.found
+  if (!focus || !found) return null
+  if (found.path) return focus.ratio ?? found.budget
+  return focus.verdict.state === 'observation' || found.budget.contributions.length === 0
+    ? null
+    : found.budget
+})
 const budgetOf = computed(() => {
   if (!focus) return ''
-  if (isCarrier.value) return 'The carrier'
+  if (about.value === 'carrier') return 'The carrier'
   return focus.ratio
     ? `${focus.slot.label} against the carrier (dBc), as the limit follows it`
     : `${focus.slot.label} as read`
@@ -32,33 +54,18 @@ const budgetOf = computed(() => {
     <section v-if="open.length" class="sheet panel" data-testid="open-checks">
       <h2>{{ unsafe ? 'Do not key up' : 'Take care' }}</h2>
       <ChecksList :checks="open" />
-      <NuxtLink
-        :to="{
-          ...placeTo('bench'),
-          query: { set: step.set.id, ...(step.chainId ? { chain: step.chainId } : {}) },
-        }"
-        class="small"
-        >To the bench check</NuxtLink
-      >
+      <NuxtLink :to="benchAt" class="small">To the bench check</NuxtLink>
     </section>
     <WhyPanel
       v-if="focus?.limit"
       :limit="focus.limit"
-      :title="limitWords(focus.limit, isCarrier)"
+      :title="limitTitle"
       :carrier-words="carrierWords"
       :each="focus.each"
-      :about="isCarrier ? 'carrier' : 'harmonic'"
+      :about="about"
       :probability="probability"
     />
-    <BudgetPanel v-if="focus?.corrected" :budget="focus.ratio ?? focus.corrected.budget" :of="budgetOf" />
-    <BudgetPanel
-      v-else-if="
-        focus?.figure && focus.verdict.state !== 'observation' && focus.figure.budget.contributions.length
-      "
-      :budget="focus.figure.budget"
-      :of="budgetOf"
-      :figure="focus.figure"
-    />
+    <BudgetPanel v-if="budget" :budget="budget" :of="budgetOf" />
     <section v-if="focus?.notes.length" class="sheet panel">
       <h2>How it was worked out</h2>
       <ul class="notes small">

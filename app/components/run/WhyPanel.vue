@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { limitShort, limitSource } from '#core/judging'
+import type { AnyLimit, Judgement } from '#core/step'
 import { printDbm } from '#core/quantity'
-import { type AnyLimit, type JudgedBy, limitShort, limitSource } from '#core/station'
 
 /**
  * Why the limit is what it is: the clause that governs, what the others would have asked, and each rulebook
@@ -17,7 +18,7 @@ const {
   limit: AnyLimit
   title: string
   carrierWords: string
-  each: readonly JudgedBy[]
+  each: readonly Judgement[]
   probability: number | null
   about?: 'harmonic' | 'carrier'
 }>()

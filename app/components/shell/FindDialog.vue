@@ -2,7 +2,7 @@
 import { printMhz } from '#core/quantity'
 import { setName } from '#core/review'
 import { stations } from '#core/station'
-import { PLACES } from '~/keys/places'
+import { places } from '~/keys/places'
 
 const ui = useUiStore()
 const store = useReviewStore()
@@ -27,7 +27,7 @@ useKeys({
 const targets = computed<Target[]>(() => {
   const context = store.context
   if (!context || !ui.findOpen) return []
-  const places = PLACES.map(place => ({ id: place.id, words: place.title, run: () => go(place.id) }))
+  const ofPlaces = places().map(place => ({ id: place.id, words: place.title, run: () => go(place.id) }))
   const sets = context.review.sets.map(set => ({
     id: set.id,
     words: `Card of ${setName(set)}`,
@@ -37,13 +37,13 @@ const targets = computed<Target[]>(() => {
     stations.flatMap(station =>
       station.plan(set, context).map(step => ({
         id: `${set.id}:${step.id}`,
-        words: `${station.title}, ${setName(set)}, ${printMhz(step.channel.frequencyHz)} ${step.level.name}`,
-        run: () => go(station.id as 'carrier-power', { set: set.id, step: step.id }),
+        words: `${station.title}, ${setName(set)}, ${printMhz(step.channel.frequencyHz)} ${step.setting.level.name}`,
+        run: () => go(station.id, { set: set.id, step: step.id }),
       })),
     ),
   )
   return [
-    ...places,
+    ...ofPlaces,
     ...sets,
     ...steps.sort(
       (a, b) =>

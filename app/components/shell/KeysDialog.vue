@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KEY_LIST } from '~/keys/keyList'
+import { keyList } from '~/keys/keyList'
 
 const ui = useUiStore()
 function open(): void {
@@ -21,7 +21,7 @@ useKeys({ 'Shift+?': open, '?': open })
           </tr>
         </thead>
         <tbody>
-          <tr v-for="line in KEY_LIST" :key="line.words">
+          <tr v-for="line in keyList()" :key="line.words">
             <td class="keys">
               <template v-for="(key, index) in line.keys" :key="key"
                 ><span v-if="index"> </span><kbd>{{ key }}</kbd></template

@@ -1,128 +1,69 @@
 <script setup lang="ts">
-import { worstVerdict, type VerdictState } from '#core/decision'
-import { isDone, timeLeft } from '#core/plan'
-import { benchChecks, worstSeverity } from '#core/chain'
+import { mdiChevronDown } from '@mdi/js'
 import { printDuration } from '#core/quantity'
 import { setShortName } from '#core/review'
-import { OFF_AIR_ID, powerToExpect, stations, stepPlaces, wantedStations } from '#core/station'
-import { PLACES } from '~/keys/places'
+import { GROUP_TITLES, placeAt, type PlaceGroup } from '~/keys/places'
 
+/**
+ * The order of work: groups of places, only the group in hand open, each head with its worst mark and count.
+ * On a phone one button with the place in hand opens the list.
+ */
 const { keyUp } = defineProps<{ keyUp: 'safe' | 'caution' | 'unsafe' | null }>()
-const store = useReviewStore()
 const { set, sets, placeTo, chooseSet } = useReviewRoute()
 const route = useRoute()
+const { order } = useOrderMarks()
 
-interface Entry {
-  id: string
-  title: string
-  state: VerdictState | null
-  count: string
-  outcome: boolean
-}
-
-const stationResults = computed(() => {
-  const context = store.context
-  const radio = set.value
-  return new Map(
-    !context || !radio
-      ? []
-      : stations.map(station => [
-          station.id,
-          station.plan(radio, context).map(step => station.evaluate(step, context)),
-        ]),
-  )
+const here = computed(() => placeAt(route.path))
+/** The one group that is open: of the place in hand, until another head is pressed. */
+const openGroup = ref<PlaceGroup | null>(here.value?.group ?? 'prepare')
+const listOpen = ref(false)
+watch(here, now => {
+  if (now) openGroup.value = now.group
+  listOpen.value = false
 })
 
-const entries = computed<Entry[]>(() =>
-  PLACES.map((place): Entry => {
-    const results = stationResults.value.get(place.id)
-    if (results) {
-      const context = store.context!
-      const done = results.filter(
-        result => result.progress.possible > 0 && isDone(result.step, context),
-      ).length
-      if (results.length === 0) return { ...place, state: null, count: '–' }
-      const begun = results.filter(result => result.progress.read > 0)
-      const worst = worstVerdict(begun.map(result => ({ member: result, verdict: result.verdict })))
-      return { ...place, state: worst?.verdict.state ?? null, count: `${done}/${results.length}` }
-    }
-    if (place.id === 'run')
-      return {
-        ...place,
-        state: null,
-        count: left.value ? (left.value.openSteps > 0 ? `${left.value.openSteps} open` : 'done') : '',
-      }
-    if (place.id === 'card')
-      return { ...place, state: cardState.value ? 'inside' : null, count: cardState.value ? '' : 'open' }
-    if (place.id === 'rulebooks')
-      return {
-        ...place,
-        state: 'inside',
-        count: `${store.review?.settings.rulebookIds.length ?? 1}${store.review?.settings.yardstickId ? ' + own' : ''}`,
-      }
-    if (place.id === 'bench') return { ...place, ...benchState.value }
-    return { ...place, state: null, count: '' }
-  }),
+const groups = computed(() =>
+  groupsOf(order.value).map(group => ({
+    ...group,
+    title: GROUP_TITLES[group.id],
+    isOpen: group.id === openGroup.value,
+    entries: group.places.map(({ place, mark }) => ({
+      id: place.id,
+      title: place.title,
+      to: placeTo(place.id),
+      isHere: place.id === here.value?.id,
+      state: mark?.state ?? null,
+      words: mark?.words ?? '',
+    })),
+  })),
 )
-
-const cardState = computed(() => !!set.value && set.value.model !== '' && stepPlaces(set.value).length > 0)
-
-const benchState = computed<{ state: VerdictState | null; count: string }>(() => {
-  const context = store.context
-  const radio = set.value
-  if (!context || !radio) return { state: null, count: '' }
-  const chainIds = new Set(
-    wantedStations(context).flatMap(station =>
-      station
-        .plan(radio, context)
-        .filter(({ stationId }) => stationId !== OFF_AIR_ID)
-        .map(step => step.chainId),
-    ),
-  )
-  const severities = [...chainIds].flatMap(chainId => {
-    const chain = context.chain(chainId)
-    const place = stepPlaces(radio)[0]
-    if (!chain || !place) return ['danger' as const]
-    return [
-      worstSeverity(
-        benchChecks({
-          chain,
-          instrument: context.instrument(chain.instrumentId),
-          carrierHz: place.channel.frequencyHz,
-          ...powerToExpect(radio, place.claim),
-          harmonicLimitDbm: null,
-          highestHarmonic: 1,
-        }),
-      ),
-    ]
-  })
-  if (severities.length === 0) return { state: null, count: `${context.review.chains.length}` }
-  const state = severities.includes('danger')
-    ? 'outside'
-    : severities.includes('caution')
-      ? 'too-close'
-      : 'inside'
-  return { state, count: `${context.review.chains.length}` }
-})
-
-const left = computed(() => {
-  const context = store.context
-  const radio = set.value
-  return context && radio
-    ? timeLeft(
-        wantedStations(context).flatMap(station => station.plan(radio, context)),
-        context,
-      )
-    : null
-})
 const options = computed(() =>
   sets.value.map(radio => ({
     value: radio.id,
     title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : ''),
   })),
 )
-const isHere = (id: string) =>
-  route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook'))
+const placeInHand = computed(() =>
+  here.value ? `${GROUP_TITLES[here.value.group]}: ${here.value.title}` : 'Order of work',
+)
+
+const foot = computed(() => {
+  const { left, cardDone } = order.value
+  if (left && left.openSteps > 0)
+    return [
+      `About ${printDuration(left.benchS)} of bench work left,`,
+      `of which ${printDuration(left.keyDownS)} keyed down.`,
+    ]
+  return [set.value && cardDone ? 'Every planned reading within reach is in.' : 'Begin with the card.']
+})
+
+function toggle(group: PlaceGroup): void {
+  openGroup.value = openGroup.value === group ? null : group
+}
+
+function toggleList(): void {
+  listOpen.value = !listOpen.value
+}
 </script>
 
 <template>
@@ -135,35 +76,50 @@ const isHere = (id: string) =>
         @update:model-value="chooseSet"
       />
     </div>
-    <template v-for="group in [false, true]" :key="String(group)">
-      <p class="heading">{{ group ? 'Outcome' : 'Order of work' }}</p>
-      <ul>
-        <li v-for="entry in entries.filter(({ outcome }) => outcome === group)" :key="entry.id">
-          <NuxtLink
-            :to="placeTo(entry.id as 'card')"
-            :class="{ here: isHere(entry.id) }"
-            :aria-current="isHere(entry.id) ? 'page' : undefined"
-          >
-            <VerdictMark v-if="entry.state" :state="entry.state" />
-            <svg v-else width="12" height="12" viewBox="0 0 12 12" aria-hidden="true" class="open">
-              <circle cx="6" cy="6" r="4.6" />
-            </svg>
-            <span class="title">{{ entry.title }}</span>
-            <span class="count figure">{{ entry.count }}</span>
-          </NuxtLink>
-        </li>
-      </ul>
-    </template>
+    <button
+      type="button"
+      class="in-hand"
+      :aria-expanded="listOpen"
+      aria-controls="order-list"
+      data-testid="place-in-hand"
+      @click="toggleList"
+    >
+      <span>{{ placeInHand }}</span>
+      <VIcon :icon="mdiChevronDown" size="20" :class="{ turned: listOpen }" />
+    </button>
+    <div id="order-list" class="list" :class="{ shown: listOpen }">
+      <section v-for="group in groups" :key="group.id">
+        <button type="button" class="head" :aria-expanded="group.isOpen" @click="toggle(group.id)">
+          <VIcon :icon="mdiChevronDown" size="16" :class="['arrow', { turned: group.isOpen }]" />
+          <VerdictMark v-if="group.state" :state="group.state" />
+          <span class="title">{{ group.title }}</span>
+          <span class="count figure">{{ group.count }}</span>
+        </button>
+        <ul v-if="group.isOpen">
+          <li v-for="entry in group.entries" :key="entry.id">
+            <NuxtLink
+              :to="entry.to"
+              :class="{ current: entry.isHere }"
+              :aria-current="entry.isHere ? 'page' : undefined"
+            >
+              <VerdictMark v-if="entry.state" :state="entry.state" />
+              <svg v-else width="12" height="12" viewBox="0 0 12 12" aria-hidden="true" class="open">
+                <circle cx="6" cy="6" r="4.6" />
+              </svg>
+              <span class="title">{{ entry.title }}</span>
+              <span class="count figure">{{ entry.words }}</span>
+            </NuxtLink>
+          </li>
+        </ul>
+      </section>
+    </div>
     <div class="foot small">
       <p v-if="keyUp === 'unsafe'" class="stop">
         <VerdictMark state="outside" /> Do not key up: a bench check is open.
       </p>
-      <template v-else-if="left && left.openSteps">
-        <p>About {{ printDuration(left.benchS) }} of bench work left,</p>
-        <p>of which {{ printDuration(left.keyDownS) }} keyed down.</p>
+      <template v-else>
+        <p v-for="line in foot" :key="line">{{ line }}</p>
       </template>
-      <p v-else-if="set && cardState">Every planned reading within reach is in.</p>
-      <p v-else>Begin with the card.</p>
     </div>
   </nav>
 </template>
@@ -176,7 +132,7 @@ const isHere = (id: string) =>
   flex: none;
   border-right: 1px solid var(--line);
   padding: 16px 0 0;
-  min-height: calc(100vh - 52px);
+  height: calc(100vh - 52px);
   position: sticky;
   top: 52px;
   align-self: flex-start;
@@ -184,33 +140,51 @@ const isHere = (id: string) =>
 .chooser {
   padding: 0 14px 8px;
 }
-.heading {
-  font-size: 13px;
-  color: var(--ink-3);
-  padding: 8px 20px 6px;
+.list {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
 }
 ul {
   list-style: none;
-  margin: 0;
+  margin: 0 0 4px;
   padding: 0;
 }
+.head,
 a {
   display: flex;
   align-items: center;
-  gap: 10px;
-  padding: 5px 14px 5px 17px;
-  min-height: 30px;
+  gap: 8px;
+  width: 100%;
+  min-height: 32px;
+  padding: 4px 14px 4px 12px;
   color: var(--ink);
+}
+.head {
+  font-weight: 700;
+}
+a {
+  gap: 10px;
+  min-height: 30px;
+  padding: 3px 14px 3px 29px;
   text-decoration: none;
   border-left: 3px solid transparent;
 }
+.head:hover,
 a:hover {
   background: rgba(var(--v-theme-surface), 0.55);
 }
-a.here {
+.current {
   background: var(--sheet);
   border-left-color: var(--spruce);
   font-weight: 700;
+}
+.arrow {
+  color: var(--ink-3);
+  transform: rotate(-90deg);
+}
+.turned {
+  transform: rotate(0deg);
 }
 .title {
   flex: 1;
@@ -225,14 +199,13 @@ a.here {
   stroke: var(--line-2);
   stroke-width: 1.6;
 }
+.in-hand {
+  display: none;
+}
 .foot {
-  margin-top: auto;
-  padding: 12px 20px 16px;
+  padding: 10px 20px 14px;
   border-top: 1px solid var(--line);
   color: var(--ink-2);
-  position: sticky;
-  bottom: 0;
-  background: var(--paper);
 }
 .stop {
   color: var(--outside);
@@ -241,28 +214,39 @@ a.here {
 @media (max-width: 900px) {
   .order {
     width: 100%;
-    min-height: 0;
+    height: auto;
     position: static;
     border-right: 0;
     border-bottom: 1px solid var(--line);
-    padding-top: 12px;
+    padding: 12px 12px 10px;
   }
-  .heading {
-    display: none;
+  .chooser {
+    padding: 0 0 8px;
   }
-  ul {
+  .in-hand:not([class*='v-']) {
     display: flex;
-    overflow-x: auto;
+    align-items: center;
+    justify-content: space-between;
+    min-height: 44px;
+    padding: 0 14px;
+    font-weight: 700;
+    background: var(--sheet);
+    border: 1px solid var(--line-2);
+    border-radius: var(--radius);
   }
+  .in-hand .turned {
+    transform: rotate(180deg);
+  }
+  .list {
+    display: none;
+    padding-top: 6px;
+  }
+  .list.shown {
+    display: block;
+  }
+  .head,
   a {
-    border-left: 0;
-    border-bottom: 3px solid transparent;
-    padding: 6px 12px;
-    white-space: nowrap;
-    min-height: 40px;
-  }
-  a.here {
-    border-bottom-color: var(--spruce);
+    min-height: 44px;
   }
   .foot {
     display: none;

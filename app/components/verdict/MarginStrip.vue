@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { marginWords, stripGeometry, type Verdict } from '#core/decision'
-import { printMarginIn, printPlusMinus } from '#core/quantity'
+import { printHalfWidth } from '#core/quantity'
 
 const { verdict } = defineProps<{ verdict: Verdict }>()
 
 const geometry = computed(() => stripGeometry(verdict))
 const percent = (share: number) => `${(share * 100).toFixed(2)}%`
 const spoken = computed(() => {
-  if (verdict.marginDb === null || geometry.value.mark === null) return 'No mark: nothing was measured here.'
-  return `${verdict.marginDb >= 0 ? 'Inside' : 'Beyond'} the limit by ${marginWords(verdict)}${verdict.scale ? '' : ' dB'}${verdict.rangeDb === null ? '' : `, range ${verdict.scale ? `±${printMarginIn(verdict.rangeDb * verdict.scale.perDb, verdict.scale.unit)}` : printPlusMinus(verdict.rangeDb)}`}.`
+  const { margin, range, unit } = verdict
+  if (margin === null || geometry.value.mark === null) return 'No mark: nothing was measured here.'
+  const by = `${marginWords(verdict)}${unit === 'dB' ? ' dB' : ''}`
+  const known = range === null ? '' : `, range ${printHalfWidth(range, unit)}`
+  return `${margin >= 0 ? 'Inside' : 'Beyond'} the limit by ${by}${known}.`
 })
 </script>
 

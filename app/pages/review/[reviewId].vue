@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { worstSeverity } from '#core/chain'
 import { setShortName } from '#core/review'
-import { PLACES } from '~/keys/places'
+import { placeAt, places } from '~/keys/places'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -14,18 +14,14 @@ const heat = useHeatLamps(stepInHand)
 watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
 
-const place = computed(() =>
-  PLACES.find(
-    ({ id }) => route.path.endsWith(`/${id}`) || (id === 'rulebooks' && route.path.endsWith('/rulebook')),
-  ),
-)
+const place = computed(() => placeAt(route.path))
 watchEffect(() => {
   document.title = [place.value?.title, store.review?.title, 'Rigorous Meter'].filter(Boolean).join(' · ')
 })
 
-const wide = computed(
-  () => place.value?.id === 'findings' || place.value?.id === 'report' || place.value?.id === 'rulebooks',
-)
+/** Places that are about no radio in particular. */
+const WIDE = ['findings', 'report', 'rulebooks']
+const wide = computed(() => WIDE.includes(place.value?.id ?? ''))
 const crumbs = computed(() =>
   store.review
     ? [
@@ -39,11 +35,14 @@ const lamps = computed(() => [
   ...lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null),
 ])
 const keyUp = computed(() => {
-  const worst = worstSeverity(checks.value)
-  if (worst === 'danger') return 'unsafe'
-  if (worst === 'caution') return 'caution'
-  if (checks.value.length) return 'safe'
-  return null
+  switch (worstSeverity(checks.value)) {
+    case 'danger':
+      return 'unsafe'
+    case 'caution':
+      return 'caution'
+    default:
+      return checks.value.length > 0 ? 'safe' : null
+  }
 })
 
 useKeys({
@@ -52,7 +51,9 @@ useKeys({
   t: () => ui.toggleTheme(),
   'g s': () => void router.push('/'),
   'g t': () => void router.push('/tools'),
-  ...Object.fromEntries(PLACES.map(({ id, key }) => [`g ${key}`, () => void go(id)])),
+  ...Object.fromEntries(
+    places().flatMap(({ id, letter }) => (letter ? [[`g ${letter}`, () => void go(id)]] : [])),
+  ),
 })
 
 /** Undo or redo, wherever the focus is; a field's own draft is left first, so the two do not fight. */

@@ -1,3 +1,4 @@
+import { correctReading, isCorrected } from '#core/step'
 import { describe, expect, it } from 'vitest'
 import {
   benchChecks,
@@ -15,7 +16,6 @@ import {
   type standingCalibration,
 } from '#core/chain'
 import { reviewSchema } from '#core/review'
-import { correctReading, isCorrected } from '#core/station'
 import { analyser, AT, chainOf, harmonic, pad, reviewOf, withReadings } from '../../support/bench'
 
 const calibration = (id: string, lossDb: number, at = AT): Calibration => ({

@@ -71,12 +71,8 @@ describe('sure either way', () => {
     expect(judge({ value: -30, isUpperBound: true })).toMatchObject({ state: 'inside', isBound: true })
     expect(judge({ value: -15, isUpperBound: true }).state).toBe('not-covered')
     expect(judge({ value: -5, isUpperBound: true }).state).toBe('not-covered')
-    expect(judge({ value: -30, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe(
-      'outside',
-    )
-    expect(judge({ value: -5, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe(
-      'not-covered',
-    )
+    expect(judge({ value: -30, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe('outside')
+    expect(judge({ value: -5, limit: -16, direction: 'lower', isUpperBound: true }).state).toBe('not-covered')
   })
 })
 

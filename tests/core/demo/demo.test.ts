@@ -1,8 +1,9 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview, demoSetIds } from '#core/demo'
 import { seededRandom } from '#core/virtual'
 import { validateReview } from '#core/review'
-import { stationContext, stations } from '#core/station'
+import { stations } from '#core/station'
 
 describe('the demo review', () => {
   const { review, traces, curves, pictures } = demoReview()
@@ -14,7 +15,7 @@ describe('the demo review', () => {
   })
 
   it('asks no question: nothing in it is absurd', () => {
-    const context = stationContext(review)
+    const context = createContext(review)
     for (const set of review.sets)
       for (const station of stations)
         for (const step of station.plan(set, context))
@@ -22,7 +23,7 @@ describe('the demo review', () => {
   })
 
   it('keys up nothing unsafe', () => {
-    const context = stationContext(review)
+    const context = createContext(review)
     for (const set of review.sets)
       for (const station of stations)
         for (const step of station.plan(set, context))

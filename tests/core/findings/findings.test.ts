@@ -1,10 +1,10 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { findings, remarks } from '#core/findings'
-import { stationContext } from '#core/station'
 import { harmonic, radio, reviewOf, withReadings } from '../../support/bench'
 
-const context = stationContext(demoReview().review)
+const context = createContext(demoReview().review)
 const found = findings(context)
 const cell = (question: string, setId: string) =>
   found.rows.find(row => row.question.id === question)!.answers.find(({ set }) => set.id === setId)!.answer

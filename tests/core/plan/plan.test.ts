@@ -1,3 +1,4 @@
+import { createContext, createSharedWork } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import {
@@ -16,14 +17,14 @@ import {
   timeLeft,
 } from '#core/plan'
 import type { KeyDown, Review } from '#core/review'
-import { createSharedWork, stationContext, stations } from '#core/station'
+import { stations } from '#core/station'
 import { AT, harmonic, POWER_STEP, reading, reviewOf, withReadings } from '../../support/bench'
 
 const contextOf = (change: (review: Review) => Review) =>
-  stationContext(change(demoReview().review), createSharedWork())
+  createContext(change(demoReview().review), createSharedWork())
 
 describe('the run', () => {
-  const context = stationContext(demoReview().review)
+  const context = createContext(demoReview().review)
   const [trekA] = context.review.sets
   const run = planRun(context)
 
@@ -227,7 +228,7 @@ describe('heat bookkeeping', () => {
       ...chain,
       parts: chain.parts.map(part => ({ ...part, ratingW: 10, zeroRatingAtC: null, peakW: 100 })),
     }))
-    return stationContext({ ...review, chains, keyDowns })
+    return createContext({ ...review, chains, keyDowns })
   }
 
   it('a 10 W pad behind 20 W bears half a minute in every one, less what it took already', () => {

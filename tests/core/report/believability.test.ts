@@ -1,14 +1,14 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { buildReport } from '#core/report'
 import { copyRulebook, rulebookById } from '#core/rules'
-import { stationContext } from '#core/station'
 import { reviewOf } from '../../support/bench'
 
 const STAMP = { version: '0.2.0', at: '24 November 2026' }
-const textOf = (review: Parameters<typeof stationContext>[0], id: string) =>
+const textOf = (review: Parameters<typeof createContext>[0], id: string) =>
   JSON.stringify(
-    buildReport(stationContext(review), STAMP).sections.find(section => section.id === id)!.blocks,
+    buildReport(createContext(review), STAMP).sections.find(section => section.id === id)!.blocks,
   ).replaceAll('\u00a0', ' ')
 
 describe('why the bench may be believed', () => {

@@ -1,14 +1,15 @@
+import { createContext } from '#core/context'
+import type { ReportBlock } from '#core/document'
 import { csvParse } from 'd3-dsv'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { buildReport, readingsCsv, type ReportBlock } from '#core/report'
+import { buildReport, readingsCsv } from '#core/report'
 import type { Review } from '#core/review'
-import { stationContext } from '#core/station'
 import { AT } from '../../support/bench'
 
 const STAMP = { version: '0.3.0', at: '25 November 2026' }
 const report = (change: (review: Review) => Review = review => review) =>
-  buildReport(stationContext(change(demoReview().review)), STAMP)
+  buildReport(createContext(change(demoReview().review)), STAMP)
 const blocksOf = (setId: string, change?: (review: Review) => Review) =>
   report(change).sections.find(({ id }) => id === `set-${setId}`)!.blocks
 const tables = (blocks: ReportBlock[]) => blocks.flatMap(block => (block.kind === 'table' ? [block] : []))
@@ -105,7 +106,7 @@ describe('the further stations in the report', () => {
 })
 
 describe('the readings as CSV', () => {
-  const rows = csvParse(readingsCsv(stationContext(demoReview().review)))
+  const rows = csvParse(readingsCsv(createContext(demoReview().review)))
 
   it('has columns for figures, temperature and who', () => {
     for (const column of ['figure', 'figureUnit', 'ambientC', 'who']) expect(rows.columns).toContain(column)

@@ -1,11 +1,11 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { buildReport, readingsCsv } from '#core/report'
-import { stationContext } from '#core/station'
 import { reviewOf, withReadings } from '../../support/bench'
 
 const STAMP = { version: '0.1.0', at: '20 November 2026' }
-const context = stationContext(demoReview().review)
+const context = createContext(demoReview().review)
 const report = buildReport(context, STAMP)
 const everything = JSON.stringify(report)
 

@@ -1,8 +1,8 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { findings } from '#core/findings'
 import { readReviewFile, validateReview, writeReviewFile } from '#core/review'
-import { stationContext } from '#core/station'
 
 const STAMP = { version: '0.1.0', at: '2026-11-20T10:00:00.000Z' }
 const text = writeReviewFile(demoReview(), STAMP)
@@ -31,7 +31,7 @@ describe('the review file', () => {
     const back = readReviewFile(text, 'x.json')
     expect(back.review).toEqual(demoReview().review)
     expect(back.traces).toEqual(demoReview().traces)
-    expect(findings(stationContext(back.review))).toEqual(findings(stationContext(demoReview().review)))
+    expect(findings(createContext(back.review))).toEqual(findings(createContext(demoReview().review)))
   })
 
   it('may start with a byte-order mark', () =>

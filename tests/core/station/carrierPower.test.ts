@@ -1,9 +1,10 @@
+import type { Context } from '#core/context'
 import { describe, expect, it } from 'vitest'
-import { stationById, type StationContext } from '#core/station'
+import { stationById } from '#core/station'
 import { meter, pad, POWER_STEP, radio, reading, reviewOf, withReadings } from '../../support/bench'
 
 const station = stationById('carrier-power')
-const evaluate = (context: StationContext) =>
+const evaluate = (context: Context) =>
   station.evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)
 const at = (text: string) =>
   reading(text, { stepId: POWER_STEP, slot: 'carrier', frequencyHz: 146.52e6, instrumentId: 'pm' })

@@ -1,9 +1,10 @@
+import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { stationById, stationContext, stations } from '#core/station'
+import { stationById, stations } from '#core/station'
 
 describe('the station contract, for every station', () => {
-  const context = stationContext(demoReview().review)
+  const context = createContext(demoReview().review)
 
   it('has unique ids in rising order of work', () => {
     expect(new Set(stations.map(({ id }) => id)).size).toBe(stations.length)

@@ -1,5 +1,6 @@
+import type { Context } from '#core/context'
 import { describe, expect, it } from 'vitest'
-import { carrierForLimit, stationById, type StationContext } from '#core/station'
+import { carrierForLimit, stationById } from '#core/station'
 import {
   analyser,
   HARMONICS_STEP,
@@ -14,10 +15,9 @@ import {
 } from '../../support/bench'
 
 const station = stationById('harmonics')
-const evaluate = (context: StationContext) =>
+const evaluate = (context: Context) =>
   station.evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)
-const slotOf = (context: StationContext, id: string) =>
-  evaluate(context).slots.find(({ slot }) => slot.id === id)!
+const slotOf = (context: Context, id: string) => evaluate(context).slots.find(({ slot }) => slot.id === id)!
 
 describe('harmonics of one step', () => {
   const review = reviewOf()
@@ -140,7 +140,7 @@ describe('the carrier a limit hangs on', () => {
     ...instruments,
     chains: [...instruments.chains, { ...instruments.chains[0]!, id: 'pw', instrumentId: 'pm', parts: [] }],
   }
-  const step = (context: StationContext) => station.plan(context.review.sets[0]!, context)[0]!
+  const step = (context: Context) => station.plan(context.review.sets[0]!, context)[0]!
 
   it('is the carrier power reading, then the first line, then the claim, then nothing', () => {
     const power = reading('4', {

@@ -1,7 +1,9 @@
+import type { createContext } from '#core/context'
+import { evaluateControlCheck } from '#core/judging'
 import { describe, expect, it } from 'vitest'
 import { findings } from '#core/findings'
 import { copyRulebook, rulebookById } from '#core/rules'
-import { evaluateControlCheck, stationById, type stationContext } from '#core/station'
+import { stationById } from '#core/station'
 import { dbmFromWatts } from '#core/quantity'
 import type { ControlCheck } from '#core/review'
 import { comparisons, sampleShares } from '#core/findings'
@@ -18,7 +20,7 @@ import {
   withReadings,
 } from '../../support/bench'
 
-const slotOf = (context: ReturnType<typeof stationContext>, id: string) => {
+const slotOf = (context: ReturnType<typeof createContext>, id: string) => {
   const station = stationById('harmonics')
   return station
     .evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)

@@ -1,12 +1,14 @@
+import type { StepResult } from '#core/step'
+import { type SharedWork, createContext, createSharedWork } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { findings } from '#core/findings'
 import type { Review } from '#core/review'
-import { createSharedWork, type SharedWork, stationContext, stations, type StepResult } from '#core/station'
+import { stations } from '#core/station'
 
 /** Everything a review comes to, as plain data. */
 function judged(review: Review, shared?: SharedWork): unknown {
-  const context = stationContext(review, shared)
+  const context = createContext(review, shared)
   return JSON.parse(
     JSON.stringify(
       findings(context).rows.map(({ question, answers }) => [
@@ -18,7 +20,7 @@ function judged(review: Review, shared?: SharedWork): unknown {
 }
 
 function resultOf(review: Review, shared: SharedWork, setId: string, stationId: string): StepResult {
-  const context = stationContext(review, shared)
+  const context = createContext(review, shared)
   const station = stations.find(({ id }) => id === stationId)!
   return station.evaluate(
     station.plan(

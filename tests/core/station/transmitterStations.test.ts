@@ -1,3 +1,7 @@
+import type { Context } from '#core/context'
+import { limitShort, limitSource, limitWords, rangeWords, valueWords } from '#core/judging'
+import { type StepResult, isRead, readWith } from '#core/step'
+import { firstNullToneHz, fullDeviationHz, necessaryBandwidthHz, spacingOf } from '#core/band'
 import { describe, expect, it } from 'vitest'
 import { newReceiver } from '#core/chain'
 import { knobTurns } from '#core/plan'
@@ -7,34 +11,21 @@ import {
   DEVIATION_ID,
   droopOf,
   efficiency,
-  firstNullToneHz,
   FREQUENCY_ID,
-  fullDeviationHz,
   halfWidthWords,
   harmonicOf,
   imdWords,
-  isRead,
-  limitShort,
-  limitSource,
-  limitWords,
   momentOf,
   momentOfSlot,
-  necessaryBandwidthHz,
   OFF_AIR_ID,
   offAirDbc,
   POWER_OVER_TIME_ID,
-  rangeWords,
-  readWith,
   slotAt,
-  spacingOf,
   spurSlot,
   stationById,
-  type StationContext,
-  type StepResult,
   STRESS_ID,
   timeConstant,
   TWO_TONE_ID,
-  valueWords,
   wantedStations,
   warmUpDriftHz,
 } from '#core/station'
@@ -91,12 +82,12 @@ function landMobile(change: Partial<Review> = {}, band: Partial<RadioSet['bands'
   }
 }
 const stepOf = (id: string) => `${id}:band:c1:high`
-const resultOf = (id: string, context: StationContext): StepResult => {
+const resultOf = (id: string, context: Context): StepResult => {
   const station = stationById(id)
   return station.evaluate(station.plan(context.review.sets[0]!, context)[0]!, context)
 }
 const slot = (result: StepResult, id: string) => result.slots.find(one => one.slot.id === id)!
-const answerOf = (id: string, context: StationContext) => {
+const answerOf = (id: string, context: Context) => {
   const station = stationById(id)
   return station.answer(station.questions(context.review.sets, context)[0]!, context.review.sets[0]!, context)
 }
@@ -521,8 +512,7 @@ describe('two tones', () => {
   it('leaves open of a product what its instrument leaves open of a ratio; a decibel where nobody knows which it was (assumed)', () => {
     const review = ssb()
     const receiver = { ...newReceiver('rx'), ratioDb: 0.3, assumed: false }
-    const step = (context: StationContext) =>
-      stationById(TWO_TONE_ID).plan(context.review.sets[0]!, context)[0]!
+    const step = (context: Context) => stationById(TWO_TONE_ID).plan(context.review.sets[0]!, context)[0]!
     const alone = withFigures(review, [])
     expect(readWith(step(alone), 'dB', alone)).toEqual({
       instrumentId: null,

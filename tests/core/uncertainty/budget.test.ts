@@ -25,8 +25,7 @@ describe('a contribution', () => {
     ['normal', 2],
   ] as const)('divides the half-width of a %s one', (distribution, divisor) => {
     expect(
-      contribution({ id: 'a', group: 'part', label: 'a', distribution, halfWidth: 1 })
-        .standardUncertainty,
+      contribution({ id: 'a', group: 'part', label: 'a', distribution, halfWidth: 1 }).standardUncertainty,
     ).toBeCloseTo(1 / divisor, 12)
   })
 

@@ -1,4 +1,12 @@
 <script setup lang="ts">
+import {
+  checkConditions,
+  limitAtHarmonicDbm,
+  powerToExpect,
+  stepPlaces,
+  strictestLimitDbm,
+  suitableChains,
+} from '#core/step'
 import { useNow } from '@vueuse/core'
 import {
   benchChecks,
@@ -10,21 +18,7 @@ import {
 } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { highestClaimW, setShortName } from '#core/review'
-import {
-  checkConditions,
-  harmonicSlots,
-  HIGHEST_HARMONIC,
-  limitAtHarmonicDbm,
-  powerToExpect,
-  stations,
-  stepPlaces,
-  strictestLimitDbm,
-  suitableChains,
-  CARRIER_POWER_ID,
-  CARRIER_POWER_INSTRUMENTS,
-  HARMONICS_ID,
-  HARMONICS_INSTRUMENTS,
-} from '#core/station'
+import { harmonicSlots, HIGHEST_HARMONIC, wantedStations } from '#core/station'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -46,7 +40,8 @@ const chain = computed(
 )
 const preferredChain = computed(() => {
   const radio = set.value
-  return radio ? context.value.chain(radio.chainByStation[HARMONICS_ID] ?? null) : undefined
+  const chosen = radio ? Object.values(radio.chains).flatMap(roles => Object.values(roles)) : []
+  return context.value.chain(chosen.at(-1) ?? null)
 })
 const instrument = computed(() => chain.value && context.value.instrument(chain.value.instrumentId))
 const selectedPart = computed(() =>
@@ -89,7 +84,7 @@ const carrierHz = computed(() => hottest.value?.place.channel.frequencyHz ?? 146
 const powerW = computed(() => hottest.value?.powerW ?? (set.value ? highestClaimW(set.value) : null) ?? 5)
 const limitDbm = computed(() =>
   set.value && hottest.value
-    ? strictestLimitDbm(context.value, { set: set.value, ...hottest.value.place }, powerW.value)
+    ? strictestLimitDbm({ set: set.value, ...hottest.value.place }, powerW.value, context.value)
     : null,
 )
 /** The chain with the losses that were measured. */
@@ -122,10 +117,9 @@ const checks = computed(() =>
           ? {
               limitAtDbm: (n: number) =>
                 limitAtHarmonicDbm(
-                  context.value,
                   { set: set.value!, ...hottest.value!.place },
-                  powerW.value,
-                  n,
+                  { powerW: powerW.value, harmonic: n },
+                  context.value,
                 ),
             }
           : {}),
@@ -217,26 +211,29 @@ function chooseChain(id: string): void {
   selected.value = null
 }
 
-const stationChoices = computed(() => [
-  {
-    station: stations.find(({ id }) => id === CARRIER_POWER_ID)!,
-    items: suitableChains(context.value, CARRIER_POWER_INSTRUMENTS),
-  },
-  {
-    station: stations.find(({ id }) => id === HARMONICS_ID)!,
-    items: suitableChains(context.value, HARMONICS_INSTRUMENTS),
-  },
-])
-const chosenChain = (stationId: string) =>
-  set.value
-    ? (stations.find(({ id }) => id === stationId)!.plan(set.value, context.value)[0]?.chainId ?? null)
-    : null
+/** A chain to choose for each role of the stations this radio goes through. */
+const stationChoices = computed(() => {
+  const radio = set.value
+  if (!radio) return []
+  return wantedStations(context.value).flatMap(station => {
+    const [step] = station.plan(radio, context.value)
+    return Object.entries(station.roles).map(([roleId, role]) => ({
+      key: `${station.id}:${roleId}`,
+      stationId: station.id,
+      roleId,
+      label: `${station.title} goes through`,
+      chosen: step?.chains[roleId] ?? null,
+      items: suitableChains(context.value, role).map(({ id: value, name: title }) => ({ value, title })),
+    }))
+  })
+})
 
-function assign(stationId: string, id: string): void {
+function assign(stationId: string, roleId: string, chainId: string | null): void {
+  if (!chainId) return
   const radioId = set.value?.id
   store.change('the chain of a station', draft => {
     const radio = draft.sets.find(other => other.id === radioId)
-    if (radio) radio.chainByStation[stationId] = id
+    if (radio) radio.chains[stationId] = { ...radio.chains[stationId], [roleId]: chainId }
   })
 }
 </script>
@@ -352,7 +349,9 @@ function assign(stationId: string, id: string): void {
         @rejudge="chain && selectedPart && edits.rejudge(chain, selectedPart)"
         @change="
           (label, recipe) =>
-            chain && selectedPart && edits.changePart(chain.id, selectedPart.id, label, recipe)
+            chain &&
+            selectedPart &&
+            edits.changePart({ chainId: chain.id, partId: selectedPart.id }, label, recipe)
         "
         @duplicate="
           () =>
@@ -434,13 +433,13 @@ function assign(stationId: string, id: string): void {
           <template v-if="set">
             <VSelect
               v-for="choice in stationChoices"
-              :key="choice.station.id"
-              :model-value="chosenChain(choice.station.id)"
-              :items="choice.items.map(({ id, name }) => ({ value: id, title: name }))"
-              :label="`${choice.station.title} goes through`"
+              :key="choice.key"
+              :model-value="choice.chosen"
+              :items="choice.items"
+              :label="choice.label"
               :disabled="locked"
               no-data-text="no chain suits"
-              @update:model-value="value => value && assign(choice.station.id, value)"
+              @update:model-value="chainId => assign(choice.stationId, choice.roleId, chainId)"
             />
           </template>
         </section>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newRadioSet, type RadioSet, setName } from '#core/review'
+import { newRadioSet, type RadioSet, removeSet, setName } from '#core/review'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -41,15 +41,11 @@ function addSample(): void {
   chooseSet(id)
 }
 
-function removeSet(): void {
+function dropSet(): void {
   const gone = set.value
   if (!gone) return
   const count = review.value.readings.filter(reading => reading.setId === gone.id).length
-  store.change(`${setName(gone)} removed`, draft => {
-    draft.sets = draft.sets.filter(other => other.id !== gone.id)
-    draft.readings = draft.readings.filter(reading => reading.setId !== gone.id)
-    draft.traces = draft.traces.filter(trace => trace.setId !== gone.id)
-  })
+  if (!store.change(`${setName(gone)} removed`, draft => removeSet(draft, gone.id))) return
   ui.say(`${setName(gone)} and its ${count} readings are gone.`, { label: 'Undo', run: () => store.undo() })
 }
 
@@ -91,7 +87,7 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
     <div class="spread">
       <h1>{{ set ? setName(set) : 'Card and claims' }}</h1>
       <div class="row">
-        <VBtn v-if="set" variant="text" :disabled="locked" @click="removeSet">Remove this radio</VBtn>
+        <VBtn v-if="set" variant="text" :disabled="locked" @click="dropSet">Remove this radio</VBtn>
         <VBtn v-if="set" variant="outlined" :disabled="locked" @click="addSample">Add a sample of it</VBtn>
         <VBtn color="primary" :disabled="locked" @click="addSet">Add a radio</VBtn>
       </div>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
+import type { StationAnswer } from '#core/judging'
 import { findings, remarks, type FindingsRow } from '#core/findings'
 import { worstVerdict } from '#core/decision'
 import { printClaimW } from '#core/quantity'
 import { highestClaimW, type RadioSet, setName, setShortName } from '#core/review'
-import type { StationAnswer } from '#core/station'
-import type { PlaceId } from '~/keys/places'
 
 const store = useReviewStore()
 const { placeTo } = useReviewRoute()
@@ -39,7 +38,7 @@ function subtitle(set: RadioSet): string {
 }
 
 function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
-  const place = row.question.stationId as PlaceId
+  const place = row.question.stationId
   return answer.governs
     ? placeTo(place, {
         set: set.id,

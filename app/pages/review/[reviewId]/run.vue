@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chainIdOf, chainsKey, needsChain, type Step, isRead } from '#core/step'
 import { mdiDragVertical } from '@mdi/js'
 import { useSortable } from '@vueuse/integrations/useSortable'
 import {
@@ -9,13 +10,11 @@ import {
   planRun,
   runCosts,
   runKey,
-  stepDemands,
   timeLeft,
 } from '#core/plan'
 import { parseFrequency, printDuration, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
-import { isRead, OFF_AIR_ID, stationById, type Step, stations, wantedStations } from '#core/station'
-import type { PlaceId } from '~/keys/places'
+import { stationById, stations, wantedStations } from '#core/station'
 
 const store = useReviewStore()
 const ui = useUiStore()
@@ -59,7 +58,7 @@ const rows = computed<Row[]>(() => {
       done: isDone(step, context),
       skipped: context.skipReason(step),
       ...expectedTimes(step, learned.value),
-      newChain: !before || before.chainId !== step.chainId,
+      newChain: !before || chainsKey(before) !== chainsKey(step),
       newRadio: !before || before.set.id !== step.set.id,
       forTheRecord: isForTheRecord(step, context),
     }
@@ -67,16 +66,16 @@ const rows = computed<Row[]>(() => {
   return openOnly.value ? all.filter(({ done }) => !done) : all
 })
 function demandWords(step: Step): string {
-  const demands = stepDemands(step, store.context!)
+  const demands = stationById(step.stationId).demands(step, store.context!)
   return demands.length === 0
     ? 'nothing; shown and compared'
     : demands.map(({ by, words }) => `${by}: ${words}`).join(' · ')
 }
 const chosen = ref<string | null>(null)
-const chainName = (step: Step) =>
-  store.context?.chain(step.chainId)?.name ?? (step.stationId === OFF_AIR_ID ? 'the air' : 'no chain')
-const levelWords = ({ level, spacingHz }: Step) =>
-  spacingHz === undefined ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`
+const chainWords = (step: Step) =>
+  needsChain(step) ? (store.context?.chain(chainIdOf(step))?.name ?? 'no chain') : 'the air'
+const levelWords = ({ setting: { level, spacingHz } }: Step) =>
+  spacingHz === null ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`
 
 const body = useTemplateRef<HTMLElement>('body')
 let afterDragged: ChildNode | null = null
@@ -122,8 +121,10 @@ function move(from: number, to: number): void {
   chosen.value = moved.key
 }
 
+const MOVES: Record<string, number> = { ArrowUp: -1, ArrowDown: 1 }
+
 function moveByKey(event: KeyboardEvent, index: number): void {
-  const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
+  const by = MOVES[event.key] ?? 0
   if (!event.altKey || by === 0 || store.readOnly) return
   event.preventDefault()
   const key = rows.value[index]!.key
@@ -201,7 +202,7 @@ function addChannel(): void {
 }
 
 function begin(row: Row): void {
-  void go(row.step.stationId as PlaceId, { set: row.step.set.id, step: row.step.id })
+  void go(row.step.stationId, { set: row.step.set.id, step: row.step.id })
 }
 const next = computed(() => rows.value.find(({ done }) => !done) ?? null)
 useKeys({
@@ -384,7 +385,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
               <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
               <td class="wrap">{{ levelWords(row.step) }}</td>
               <td class="wrap" :class="{ strong: row.newChain }">
-                <span class="short" :title="chainName(row.step)">{{ chainName(row.step) }}</span>
+                <span class="short" :title="chainWords(row.step)">{{ chainWords(row.step) }}</span>
               </td>
               <td class="right figure">{{ printDuration(row.benchS) }}</td>
               <td class="right figure">{{ printDuration(row.keyDownS) }}</td>

@@ -1,7 +1,8 @@
 import { spacingOf } from '../../../band'
 import { printHz, printSigned } from '../../../quantity'
 import type { RecordingAnalysis } from '../../../signal'
-import { type KeptFigure, type RecordingUse, seenFigure } from '../../recordingUse'
+import { type KeptFigure, seenFigure } from '../../../step'
+import type { RecordingUse } from '../../recordingUse'
 import { OCCUPIED_SLOT } from './plan'
 
 /** Channels to either side that are shown: the second adjacent one and three quarters of the next. */

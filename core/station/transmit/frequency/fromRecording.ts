@@ -1,6 +1,7 @@
 import { printMhzFigure } from '../../../quantity'
 import type { RecordingAnalysis } from '../../../signal'
-import { type KeptFigure, type RecordedStep, type RecordingUse, seenFigure } from '../../recordingUse'
+import { type KeptFigure, seenFigure } from '../../../step'
+import type { RecordedStep, RecordingUse } from '../../recordingUse'
 
 /** Half of the width around the carrier that is shown, Hz. */
 const HALF_WIDTH_HZ = 5_000

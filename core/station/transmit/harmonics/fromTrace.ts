@@ -1,7 +1,7 @@
 import { type HarmonicPeak, traceDoubt, type TracePeaks, type TraceSpur } from '../../../format'
 import { MINUS, parseLevel } from '../../../quantity'
 import type { ReadingSource, SeenLevel } from '../../../review'
-import type { Slot } from '../../../step'
+import { type KeptLevel, seenLevel, type Slot } from '../../../step'
 import { type Moment, slotAt, spurSlot } from './harmonicSlots'
 
 /** How a trace was taken, and what is taken from it. */
@@ -11,14 +11,6 @@ export interface TakenTrace {
   keepsHighest: boolean
   moment: Moment
   source: ReadingSource
-}
-
-/** A level about to be kept in a slot. */
-export interface KeptLevel {
-  slotId: string
-  text: string
-  seen: SeenLevel
-  source?: ReadingSource
 }
 
 /** A peak from a trace becomes a reading like any other, with its file, its floor and its doubts. */
@@ -45,18 +37,15 @@ function levelOf(
   const text = peak.levelDbm.toFixed(peak.decimals).replace('-', MINUS)
   const read = parseLevel(text, { bareUnit: 'dBm' })
   if (!read.ok) return null
-  const { ok: _ok, ...shown } = read
   return {
     slotId: slot.id,
     text,
-    seen: {
-      as: 'level',
-      ...shown,
+    seen: seenLevel(read, {
       levelDbm: peak.levelDbm,
       frequencyHz: peak.frequencyHz,
       traceFloorDbm: of.peaks.floorDbm,
       doubt: peak.doubt,
-    },
+    }),
     source: of.source,
   }
 }

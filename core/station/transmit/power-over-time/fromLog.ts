@@ -1,8 +1,7 @@
 import type { PowerLog } from '../../../format'
 import { type LevelUnit, parseLevel } from '../../../quantity'
 import type { ReadingSource } from '../../../review'
-import type { Step } from '../../../step'
-import type { KeptLevel } from '../harmonics/fromTrace'
+import { type KeptLevel, seenLevel, type Step } from '../../../step'
 import { momentOf } from './droop'
 
 /** How far a line of a log may lie from a moment: at least 5 s, later a tenth of the moment. */
@@ -24,20 +23,7 @@ export function levelsFromLog(step: Step, { rows }: Pick<PowerLog, 'rows'>, of: 
     if (Math.abs(nearest.atS - atS) > Math.max(LEAST_APART_S, SHARE_APART * atS)) return []
     const read = parseLevel(nearest.text, { bareUnit: of.bareUnit })
     if (!read.ok) return []
-    const { ok: _ok, ...shown } = read
-    return [
-      {
-        slotId: slot.id,
-        text: nearest.text,
-        seen: {
-          as: 'level' as const,
-          ...shown,
-          frequencyHz: slot.frequencyHz,
-          traceFloorDbm: null,
-          doubt: null,
-        },
-        source: of.source,
-      },
-    ]
+    const seen = seenLevel(read, { frequencyHz: slot.frequencyHz })
+    return [{ slotId: slot.id, text: nearest.text, seen, source: of.source }]
   })
 }

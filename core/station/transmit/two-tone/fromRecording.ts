@@ -1,6 +1,7 @@
 import { MINUS, printDb } from '../../../quantity'
 import type { RecordingAnalysis } from '../../../signal'
-import { type KeptFigure, type RecordingUse, seenFigure } from '../../recordingUse'
+import { type KeptFigure, seenFigure } from '../../../step'
+import type { RecordingUse } from '../../recordingUse'
 import { PRODUCT_ORDERS, productSlot } from './plan'
 
 /** Half of the width around the carrier that is shown, Hz. */

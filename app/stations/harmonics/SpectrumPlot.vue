@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { isRead, type SlotResult } from '#core/step'
 import { useTheme } from 'vuetify'
 import type { TracePoints } from '#core/review'
-import type { SlotResult } from '#core/station'
 import { EChart } from '~/charts/echarts'
 import { chartPalette } from '~/charts/palette'
 import { buildSpectrumOption } from '~/charts/spectrumOption'
@@ -28,7 +28,7 @@ const spoken = computed(
   () =>
     `Spectrum at the radio. ${
       slots
-        .filter(slot => slot.reading)
+        .filter(isRead)
         .map(slot => `${slot.slot.label} ${slot.words}`)
         .join('; ') || 'Nothing read yet.'
     }`,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { necessaryBandwidthHz } from '#core/band'
 import type { HarmonicPeak, TracePeaks, TraceSpur } from '#core/format'
 import type { Band } from '#core/review'
-import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS, necessaryBandwidthHz } from '#core/station'
+import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS } from '#core/station'
 import { printDbm, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import type { TraceFileRead } from '~/workers/trace.worker'
 import { askTraceWorker } from '~/workers/traceWorker'

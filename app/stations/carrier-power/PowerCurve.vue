@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { StepResult } from '#core/step'
 import { useTheme } from 'vuetify'
-import type { StepResult } from '#core/station'
 import { EChart } from '~/charts/echarts'
 import { chartPalette } from '~/charts/palette'
 import { buildPowerCurveOption } from '~/charts/powerCurveOption'
@@ -19,7 +19,8 @@ const spoken = computed(
       results
         .filter(result => result.progress.read)
         .map(
-          result => `${result.step.channel.frequencyHz / 1e6} MHz ${result.step.level.name} ${result.words}`,
+          result =>
+            `${result.step.channel.frequencyHz / 1e6} MHz ${result.step.setting.level.name} ${result.words}`,
         )
         .join('; ') || 'nothing read yet'
     }`,

@@ -1,0 +1,55 @@
+import {
+  type FigureRead,
+  type LevelRead,
+  type LevelUnit,
+  parseFigure,
+  parseLevel,
+  type ParseRefusal,
+  printDbm,
+  printDbmAsWatts,
+  printFigure,
+} from '#core/quantity'
+import type { SeenFigure, SeenLevel } from '#core/review'
+import { seenLevel, seenTyped, type Slot } from '#core/step'
+
+/** What was typed in a slot: as seen, and how it is understood. */
+export type ParsedSlot = { ok: true; read: SeenLevel | SeenFigure; preview: string } | ParseRefusal
+
+/** Reads what is typed in a slot: a level at an instrument, or a figure in its unit. */
+export function parseSlot(slot: Slot, text: string, bareUnit: LevelUnit): ParsedSlot {
+  switch (slot.field.as) {
+    case 'level': {
+      const read = parseLevel(text, { bareUnit })
+      if (!read.ok) return read
+      return {
+        ok: true,
+        read: seenLevel(read, { frequencyHz: slot.frequencyHz }),
+        preview: levelPreview(read),
+      }
+    }
+    case 'figure': {
+      const { unit } = slot.field
+      const read = parseFigure(text, slot.field)
+      if (!read.ok) return read
+      return { ok: true, read: seenTyped(read, unit), preview: figurePreview(read, slot.field) }
+    }
+    case 'mark':
+      return { ok: false, message: 'This is ticked, not typed.', offers: [] }
+  }
+}
+
+function levelPreview(read: LevelRead): string {
+  return `${boundWords(read)}${printDbm(read.levelDbm, 2)} = ${printDbmAsWatts(read.levelDbm)}`
+}
+
+function boundWords({ isUpperBound, repeatsDbm }: LevelRead): string {
+  if (isUpperBound) return 'at most '
+  return repeatsDbm.length > 0 ? `mean of ${repeatsDbm.length}: ` : ''
+}
+
+function figurePreview(
+  { value, isUpperBound }: FigureRead,
+  { unit }: Slot['field'] & { as: 'figure' },
+): string {
+  return `${isUpperBound ? 'at most ' : ''}${printFigure(value, unit)}`
+}

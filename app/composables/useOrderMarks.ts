@@ -1,0 +1,132 @@
+import type { VerdictState } from '#core/decision'
+import { benchMark, stationMark, timeLeft, type TimeLeft, worstState } from '#core/plan'
+import { stationById, stations, wantedStations } from '#core/station'
+import { stepPlaces } from '#core/step'
+import { type Place, type PlaceGroup, places } from '~/keys/places'
+
+/** What stands beside a place: its mark and a few words. */
+export interface PlaceMark {
+  state: VerdictState | null
+  words: string
+  done: number
+  planned: number
+}
+
+/** The marks of all places for the radio in hand, and what is left to do. */
+export interface OrderMarks {
+  marks: ReadonlyMap<string, PlaceMark>
+  left: TimeLeft | null
+  cardDone: boolean
+}
+
+const NOTHING: OrderMarks = { marks: new Map(), left: null, cardDone: false }
+
+/**
+ * Marks of the order of work. They are worked out a frame after the review changed, so that a verdict on the
+ * screen never waits for them.
+ */
+export function useOrderMarks() {
+  const store = useReviewStore()
+  const { set } = useReviewRoute()
+  const order = shallowRef<OrderMarks>(NOTHING)
+  let frame: number | null = null
+
+  function schedule(): void {
+    if (frame !== null) return
+    frame = requestAnimationFrame(() => {
+      frame = null
+      order.value = marksOf(store.context, set.value)
+    })
+  }
+  watch([() => store.context, set], schedule, { immediate: true })
+  onScopeDispose(() => {
+    if (frame !== null) cancelAnimationFrame(frame)
+  })
+
+  return { order }
+}
+
+type MaybeContext = ReturnType<typeof useReviewStore>['context']
+type MaybeSet = ReturnType<typeof useReviewRoute>['set']['value']
+
+function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
+  if (!context) return NOTHING
+  const cardDone = set !== null && set.model !== '' && stepPlaces(set).length > 0
+  const left = set
+    ? timeLeft(
+        wantedStations(context).flatMap(station => station.plan(set, context)),
+        context,
+      )
+    : null
+  const marks = new Map(
+    places().map(({ id }): [string, PlaceMark] => [id, markOf(id, { context, set, left, cardDone })]),
+  )
+  return { marks, left, cardDone }
+}
+
+interface Known {
+  context: NonNullable<MaybeContext>
+  set: MaybeSet
+  left: TimeLeft | null
+  cardDone: boolean
+}
+
+const mark = (state: VerdictState | null, words: string): PlaceMark => ({
+  state,
+  words,
+  done: state === 'inside' ? 1 : 0,
+  planned: 1,
+})
+
+const FIXED: Record<string, (known: Known) => PlaceMark> = {
+  card: ({ cardDone }) => mark(cardDone ? 'inside' : null, cardDone ? '' : 'open'),
+  rulebooks: ({ context }) => {
+    const { rulebookIds, yardstickId } = context.review.settings
+    return mark('inside', `${rulebookIds.length}${yardstickId ? ' + own' : ''}`)
+  },
+  bench: ({ context, set }) =>
+    mark(set ? benchMark(set, context) : null, String(context.review.chains.length)),
+  run: ({ left }) => {
+    const isDone = left !== null && left.plannedSteps > 0 && left.openSteps === 0
+    return mark(isDone ? 'inside' : null, runWords(left))
+  },
+}
+
+function runWords(left: TimeLeft | null): string {
+  if (!left || left.plannedSteps === 0) return '–'
+  return left.openSteps > 0 ? `${left.openSteps} open` : 'done'
+}
+
+function markOf(placeId: string, known: Known): PlaceMark {
+  const fixed = FIXED[placeId]
+  if (fixed) return fixed(known)
+  if (!known.set || !stations.some(({ id }) => id === placeId))
+    return { state: null, words: '', done: 0, planned: 0 }
+  const { state, done, planned } = stationMark(stationById(placeId), known.set, known.context)
+  return { state, words: planned === 0 ? '–' : `${done}/${planned}`, done, planned }
+}
+
+/** A group of the order of work with its places, its worst mark and its count. */
+export interface MarkedGroup {
+  id: PlaceGroup
+  places: { place: Place; mark: PlaceMark | undefined }[]
+  state: VerdictState | null
+  count: string
+}
+
+/** Groups the places, each head with its worst mark and its count. */
+export function groupsOf({ marks }: OrderMarks): MarkedGroup[] {
+  const all = places()
+  return [...new Set(all.map(({ group }) => group))].map(id => {
+    const own = all.filter(({ group }) => group === id).map(place => ({ place, mark: marks.get(place.id) }))
+    const counted = own.flatMap(one => one.mark ?? [])
+    const planned = counted.reduce((sum, one) => sum + one.planned, 0)
+    const done = counted.reduce((sum, one) => sum + one.done, 0)
+    return {
+      id,
+      places: own,
+      state: worstState(counted.map(({ state }) => state)),
+      count: planned > 0 ? `${done}/${planned}` : '',
+    }
+  })
+}

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { harmonicsAt, type Moment, MOMENT_TITLES, MOMENT_WORDS, MOMENTS } from '#core/station'
+import { chainIdOf, type Kept, type Slot, stepReach } from '#core/step'
+import type { StationRun } from '~/composables/useStationRun'
+import HarmonicsTable from './HarmonicsTable.vue'
+import SpectrumPlot from './SpectrumPlot.vue'
+import TraceTaking from './TraceTaking.vue'
+import { useLimitWords } from './useLimitWords'
+import { useStepTrace } from './useStepTrace'
+
+/** Harmonics and spurs: the spectrum, and each line at the moment chosen. */
+const { run } = defineProps<{ run: StationRun }>()
+const store = useReviewStore()
+const ui = useUiStore()
+const route = useRoute()
+const { placeTo } = useReviewRoute()
+
+const { step, steps, stepIndex, result, checks, unsafe, instrument, station } = run
+const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
+const lastKept = ref<string | null>(null)
+const taking = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('taking')
+const record = useTemplateRef<{ focusNote: () => void }>('record')
+const dragging = ref(false)
+const moment = ref<Moment>('settled')
+
+const { focus, limitLabel, carrierWords } = useLimitWords(run, focusSlotId)
+const { head: traceHead, drawn: drawnTrace } = useStepTrace(run, moment)
+
+/** The harmonics at the moment chosen. */
+const shown = computed(() => {
+  const context = run.shownContext.value
+  return result.value && context ? harmonicsAt(moment.value, result.value, context) : []
+})
+const slots = computed(() => shown.value.map(({ slot }) => slot))
+const kept = (slotId: string) => (step.value && store.context?.readingsOf(step.value).get(slotId)) ?? null
+const reachable = computed(() => slots.value.filter(isReachable))
+const stepKey = computed(() => `${step.value?.set.id}|${step.value?.id}`)
+const disabled = computed(() => store.readOnly || !step.value || chainIdOf(step.value) === null)
+const padTestAt = computed(() => ({
+  ...placeTo('bench'),
+  query: { set: step.value?.set.id, chain: (step.value && chainIdOf(step.value)) ?? undefined },
+}))
+
+function isReachable(slot: Slot): boolean {
+  return store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
+}
+
+function showDraft(value: Kept | null): void {
+  run.draft.value = value
+}
+
+function keep(value: Kept): void {
+  const slot = slots.value.find(({ id }) => id === value.slotId)
+  const focused = document.activeElement?.closest('[data-slot]')?.getAttribute('data-slot')
+  if (!slot || !run.keep([value], `the reading ${value.text} at ${slot.label}`)) return
+  lastKept.value = slot.id
+  if (focused === slot.id) goOn(slot.id)
+}
+
+function goOn(slotId: string): void {
+  const next = reachable.value[indexOf(slotId) + 1]
+  if (next) focusField(next.id)
+  else if (stepIndex.value < steps.value.length - 1)
+    ui.say('All within reach is in. N goes to the next step.')
+  else ui.say('All within reach is in. G then F shows the findings.')
+}
+
+function goBack(slotId: string): void {
+  const previous = reachable.value[indexOf(slotId) - 1]
+  if (previous) focusField(previous.id)
+}
+
+function indexOf(slotId: string): number {
+  return reachable.value.findIndex(({ id }) => id === slotId)
+}
+
+function focusField(slotId: string): void {
+  void nextTick(() => inputOf(slotId)?.focus())
+}
+
+function inputOf(slotId: string): HTMLInputElement | null {
+  return document.querySelector<HTMLInputElement>(`[data-slot="${slotId}"] input`)
+}
+
+function focusNextOpen(): void {
+  const open = reachable.value.find(({ id }) => !kept(id)) ?? reachable.value[0]
+  if (open) inputOf(open.id)?.focus()
+}
+
+function dropped(event: DragEvent): void {
+  dragging.value = false
+  taking.value?.take([...(event.dataTransfer?.files ?? [])])
+}
+
+useStationKeys(run, {
+  bringIn: () => taking.value?.pick(),
+  retake: () => focusField(lastKept.value ?? focusSlotId.value ?? slots.value[0]?.id ?? ''),
+  note: () => record.value?.focusNote(),
+  type: focusNextOpen,
+})
+</script>
+
+<template>
+  <div
+    v-if="step && result && store.context"
+    class="with-side"
+    :class="{ dragging }"
+    @dragover.prevent="dragging = true"
+    @dragleave.self="dragging = false"
+    @drop.prevent="dropped"
+  >
+    <div class="stack">
+      <StepHead
+        :step="step"
+        :index="stepIndex"
+        :count="steps.length"
+        :title="station.title"
+        @go="run.toStep"
+      />
+      <RadioSettings :step="step" :unsafe="unsafe" />
+      <SpectrumPlot
+        :slots="result.slots"
+        :trace="drawnTrace"
+        :limit-label="limitLabel"
+        :carrier-hz="step.channel.frequencyHz"
+        :reach-hz="instrument?.toHz ?? 1e9"
+      />
+      <QuestionsList :questions="result.questions" />
+      <p v-for="offer in result.offers" :key="offer.id" class="offer" role="note">
+        <VerdictMark state="too-close" />
+        <span>{{ offer.words }} <NuxtLink :to="padTestAt">To the pad test</NuxtLink></span>
+      </p>
+      <div class="row moments">
+        <VBtnToggle
+          v-model="moment"
+          mandatory
+          density="compact"
+          variant="outlined"
+          divided
+          aria-label="Which moment"
+        >
+          <VBtn v-for="one in MOMENTS" :key="one" :value="one" size="small">{{ MOMENT_TITLES[one] }}</VBtn>
+        </VBtnToggle>
+        <span class="small quiet">{{ MOMENT_WORDS[moment] }}</span>
+      </div>
+      <section class="sheet table" aria-label="Harmonics of this step">
+        <HarmonicsTable
+          :key="`${step.id}|${moment}`"
+          v-model:focus-slot-id="focusSlotId"
+          :slots="shown"
+          :kept="kept"
+          :reachable="isReachable"
+          :disabled="disabled"
+          @draft="showDraft"
+          @keep="keep"
+          @go-on="goOn"
+          @go-back="goBack"
+        />
+        <p v-if="traceHead" class="small quiet tail">
+          Trace “{{ traceHead.fileName }}”, {{ traceHead.pointCount }} points,
+          {{ traceHead.at.slice(0, 10) }}.
+        </p>
+      </section>
+      <div class="row">
+        <TraceTaking ref="taking" :run="run" :step="step" />
+        <ChainChoice :run="run" :step="step" />
+        <StationKeysLine takes-files />
+      </div>
+      <StepRecord ref="record" :key="stepKey" :step="step" :slots="result.slots" />
+    </div>
+    <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :carrier-words="carrierWords" />
+  </div>
+</template>
+
+<style scoped>
+.table {
+  padding: 2px 8px 6px;
+}
+.tail {
+  padding: 6px 8px 0;
+}
+.moments {
+  gap: 6px 14px;
+}
+.offer {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  align-items: baseline;
+  padding: 8px 14px;
+  background: rgb(var(--v-theme-close-wash));
+  border: 1px solid var(--line-2);
+  border-radius: var(--radius);
+}
+</style>

@@ -1,0 +1,73 @@
+import type { Component } from 'vue'
+import type { RecordingAnalysis } from '#core/signal'
+import type { Step, StepResult } from '#core/step'
+import type { ShadedBand } from '~/charts/channelSpectrumOption'
+import type { StationRun } from '~/composables/useStationRun'
+import { recordedBands } from './bandwidth/shadedBands'
+
+/** What a part of a station’s screen is given. */
+export interface StationPart {
+  run: StationRun
+  result: StepResult
+}
+
+/** What only one station shows; all of it is optional. */
+export interface StationView {
+  /** The whole screen, where the usual one does not serve. Given `run`. */
+  panel?: Component
+  /** Above the drawing. */
+  before?: Component
+  drawing?: Component
+  /** Below the table of figures. */
+  summary?: Component
+  /** Beside the button for files. */
+  actions?: Component
+  /** In place of all, where nothing is planned. Given `run`. */
+  nothing?: Component
+  /** Bands to shade in the spectrum of a recording. */
+  bands?: (step: Step, analysis: RecordingAnalysis) => ShadedBand[]
+}
+
+const lazy = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load)
+
+/** Views by station; a station without one has the usual screen and no drawing. */
+export const stationViews: Readonly<Record<string, StationView>> = {
+  'carrier-power': { panel: lazy(() => import('./carrier-power/CarrierPowerPanel.vue')) },
+  'power-over-time': {
+    drawing: lazy(() => import('./power-over-time/DroopDrawing.vue')),
+    actions: lazy(() => import('./power-over-time/LogActions.vue')),
+  },
+  harmonics: { panel: lazy(() => import('./harmonics/HarmonicsPanel.vue')) },
+  'off-air': {
+    before: lazy(() => import('./off-air/OffAirGeometry.vue')),
+    drawing: lazy(() => import('./off-air/OffAirDrawing.vue')),
+    summary: lazy(() => import('./off-air/OffAirSummary.vue')),
+  },
+  deviation: {
+    drawing: lazy(() => import('./deviation/DeviationDrawing.vue')),
+    summary: lazy(() => import('./deviation/BesselNull.vue')),
+  },
+  frequency: {
+    drawing: lazy(() => import('./frequency/FrequencyDrawing.vue')),
+    summary: lazy(() => import('./frequency/WarmUpDrift.vue')),
+  },
+  bandwidth: {
+    drawing: lazy(() => import('./bandwidth/BandwidthDrawing.vue')),
+    bands: recordedBands,
+  },
+  'two-tone': {
+    before: lazy(() => import('./two-tone/EquipmentList.vue')),
+    drawing: lazy(() => import('./two-tone/CombDrawing.vue')),
+    summary: lazy(() => import('./two-tone/TwoSchools.vue')),
+  },
+  stress: {
+    before: lazy(() => import('./stress/ConsentLine.vue')),
+    summary: lazy(() => import('./stress/PowerChange.vue')),
+    nothing: lazy(() => import('./stress/ConsentForm.vue')),
+  },
+}
+
+/** The view of a station; empty where it has none of its own. */
+export function stationView(stationId: string): StationView {
+  return stationViews[stationId] ?? {}
+}

@@ -1,0 +1,94 @@
+import type { Context } from '../context'
+import type { FigureRead, FigureUnit, LevelRead } from '../quantity'
+import type { Reading, ReadingSource, SeenFigure, SeenLevel } from '../review'
+import { readThrough, readWith } from './readWith'
+import { INSTRUMENT_ROLE, type Step } from './step'
+
+/** Something seen and about to be kept in a slot. */
+export interface Kept {
+  slotId: string
+  text: string
+  seen: SeenLevel | SeenFigure
+  /** Typed by default. */
+  source?: ReadingSource
+}
+
+/** A level about to be kept in a slot. */
+export type KeptLevel = Kept & { seen: SeenLevel }
+
+/** A figure about to be kept in a slot. */
+export type KeptFigure = Kept & { seen: SeenFigure }
+
+/** A level as typed or read off a file, as seen. */
+export function seenLevel(
+  { ok: _ok, ...read }: LevelRead,
+  of: Pick<SeenLevel, 'frequencyHz'> & Partial<SeenLevel>,
+): SeenLevel {
+  return { as: 'level', ...read, traceFloorDbm: null, doubt: null, ...of }
+}
+
+/** A figure as seen, where most of it is as usual. */
+export function seenFigure(seen: Pick<SeenFigure, 'value' | 'unit'> & Partial<SeenFigure>): SeenFigure {
+  return {
+    as: 'figure',
+    resolution: 0,
+    isUpperBound: false,
+    standardUncertainty: 0,
+    noiseAdds: 0,
+    method: '',
+    ...seen,
+  }
+}
+
+/** A figure as typed, as seen. */
+export function seenTyped({ ok: _ok, ...read }: FigureRead, unit: FigureUnit): SeenFigure {
+  return seenFigure({ ...read, unit })
+}
+
+/** Something done, or not. */
+export function seenMark(done: boolean): SeenFigure {
+  return seenFigure({ value: done ? 1 : 0, unit: 'mark' })
+}
+
+/**
+ * A reading from what was seen: with what it was read with and through, and under what it was taken, as
+ * everything stands now. null where a level has no chain to come through.
+ */
+export function takeReading(
+  step: Step,
+  kept: Kept,
+  stamp: { id: string; at: string },
+  context: Context,
+): Reading | null {
+  const { slotId, text, seen, source } = kept
+  const role = step.slots.find(({ id }) => id === slotId)?.role ?? INSTRUMENT_ROLE
+  const way = seen.as === 'level' ? readThrough(step, role, context) : readWith(step, seen.unit, context)
+  if (!way) return null
+  const { settings, reviewer } = context.review
+  return {
+    id: stamp.id,
+    setId: step.set.id,
+    stationId: step.stationId,
+    stepId: step.id,
+    slot: slotId,
+    text,
+    seen,
+    ...way,
+    supply: step.set.supplyNow,
+    ambientC: settings.ambientC,
+    who: reviewer,
+    at: stamp.at,
+    source: source ?? { kind: 'typed' },
+    supersedes: context.readingsOf(step).get(slotId)?.id ?? null,
+  }
+}
+
+/** What a bare number means at an instrument: watts on a power meter, dBm elsewhere. */
+export function bareUnitOf(step: Step, context: Context): 'W' | 'dBm' {
+  for (const id of Object.values(step.chains)) {
+    const chain = context.chain(id)
+    const instrument = chain && context.instrument(chain.instrumentId)
+    if (instrument) return instrument.kind === 'power-meter' ? 'W' : 'dBm'
+  }
+  return Object.keys(step.chains).length === 0 ? 'dBm' : 'W'
+}
