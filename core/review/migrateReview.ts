@@ -106,7 +106,8 @@ function each(list: unknown, change: (item: Plain) => Plain): unknown {
 const ONLY_ROLE = 'instrument'
 
 function fromForm3(data: unknown): unknown {
-  if (!isPlain(data) || !isPlain(data.settings) || data.memos !== undefined) return data
+  if (!isPlain(data) || !isPlain(data.settings) || !Array.isArray(data.readings)) return data
+  if (data.memos !== undefined) return data
   const { figures, ...rest } = data
   const { offAirGeometry, ...settings } = data.settings
   return {

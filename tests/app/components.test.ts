@@ -1,11 +1,11 @@
+import type { Slot } from '#core/step'
 import { limitWords } from '#core/judging'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Verdict } from '#core/decision'
 import { budget, contribution } from '#core/uncertainty'
 import EntryField from '~/components/fields/EntryField.vue'
-import FigureField from '~/components/fields/FigureField.vue'
-import ReadingField from '~/components/fields/ReadingField.vue'
+import SlotField from '~/components/fields/SlotField.vue'
 import { evaluateLimit, rulebookById } from '#core/rules'
 import BudgetPanel from '~/components/run/BudgetPanel.vue'
 import WhyPanel from '~/components/run/WhyPanel.vue'
@@ -19,6 +19,8 @@ import { harmonic } from '../support/bench'
 const global = { components: { VerdictMark, EntryField } }
 const verdict = (change: Partial<Verdict> = {}): Verdict => ({
   state: 'inside',
+  unit: 'dB',
+  perStripDb: 1,
   margin: 15.5,
   range: 1.7,
   marginLow: 13.8,
@@ -70,10 +72,19 @@ describe('VerdictWord', () => {
   )
 })
 
-describe('ReadingField', () => {
+const levelSlot: Slot = {
+  id: 'carrier',
+  kind: { is: 'carrier' },
+  label: 'carrier',
+  frequencyHz: 146.52e6,
+  field: { as: 'level' },
+  role: 'instrument',
+}
+
+describe('SlotField, for a level', () => {
   const field = (change: Record<string, unknown> = {}) =>
-    mount(ReadingField, {
-      props: { reading: null, bareUnit: 'W', label: 'Reading', large: true, ...change },
+    mount(SlotField, {
+      props: { target: levelSlot, reading: null, bareUnit: 'W', label: 'Reading', large: true, ...change },
       global,
     })
 
@@ -81,7 +92,7 @@ describe('ReadingField', () => {
     const one = field()
     await one.find('input').setValue('850 mW')
     expect(one.find('.preview').text()).toBe('+29.29\u00a0dBm = 850\u00a0mW')
-    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ text: '850 mW', read: { unit: 'mW' } })
+    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ text: '850 mW', seen: { unit: 'mW' } })
     expect(one.emitted('keep')).toBeUndefined()
   })
 
@@ -91,7 +102,7 @@ describe('ReadingField', () => {
     await one.find('input').trigger('keydown', { key: 'Enter' })
     await one.find('input').trigger('blur')
     expect(one.emitted('keep')).toHaveLength(1)
-    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ text: '4,37', read: { value: 4.37, unit: 'W' } })
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ text: '4,37', seen: { value: 4.37, unit: 'W' } })
   })
 
   it('keeps what was typed and left', async () => {
@@ -107,7 +118,7 @@ describe('ReadingField', () => {
     await one.find('input').trigger('keydown', { key: 'Enter' })
     expect(one.find('[role=alert]').text()).toContain('Which is it?')
     await one.findAll('.offer')[0]!.trigger('click')
-    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ read: { value: 1.234 } })
+    expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({ seen: { value: 1.234 } })
   })
 
   it('goes on at an unchanged reading, back from an empty field, and gives up on Escape', async () => {
@@ -200,12 +211,17 @@ describe('keys', () => {
   })
 })
 
-describe('FigureField', () => {
+describe('SlotField, for a figure', () => {
   const field = (change: Record<string, unknown> = {}) =>
-    mount(FigureField, {
+    mount(SlotField, {
       props: {
-        figure: null,
-        options: { unit: 'Hz', bareScale: 1000, min: 0, max: 100_000 },
+        target: {
+          ...levelSlot,
+          id: 'tone',
+          field: { as: 'figure', unit: 'Hz', bareScale: 1000, min: 0, max: 100_000 },
+        },
+        reading: null,
+        bareUnit: 'W',
         label: 'Deviation',
         ...change,
       },
@@ -221,10 +237,10 @@ describe('FigureField', () => {
     await input.trigger('keydown', { key: 'Enter' })
     expect(one.emitted('keep')?.[0]?.[0]).toMatchObject({
       text: '2,38',
-      read: { value: 2380, resolution: 10 },
+      seen: { value: 2380, resolution: 10 },
     })
     await input.setValue('850 Hz')
-    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ read: { value: 850 } })
+    expect(one.emitted('draft')?.at(-1)?.[0]).toMatchObject({ seen: { value: 850 } })
   })
 
   it('refuses what the field cannot hold', async () => {
@@ -243,6 +259,7 @@ describe('WhyPanel', () => {
       limit: evaluateLimit(rulebookById(id), carrier),
       verdict: verdict(),
       words: 'Inside by 15.5',
+      ratio: null,
     }))
     const panel = mount(WhyPanel, {
       props: {

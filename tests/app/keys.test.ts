@@ -2,8 +2,8 @@ import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { useKeys } from '~/composables/useKeys'
-import { KEY_LIST } from '~/keys/keyList'
-import { PLACES } from '~/keys/places'
+import { keyList } from '~/keys/keyList'
+import { placeAt, places } from '~/keys/places'
 
 function press(key: string, target: EventTarget = window): void {
   target.dispatchEvent(new KeyboardEvent('keydown', { key, code: `Key${key.toUpperCase()}`, bubbles: true }))
@@ -59,17 +59,35 @@ describe('keys', () => {
 })
 
 describe('the list of keys', () => {
-  it('names every place, and no letter twice', () => {
-    const letters = PLACES.map(({ key }) => key)
+  const letters = places().flatMap(({ letter }) => letter ?? [])
+
+  it('names every place that has a letter, and no letter twice', () => {
     expect(new Set(letters).size).toBe(letters.length)
-    for (const { key, title } of PLACES)
+    expect(letters.length).toBeGreaterThan(5)
+    for (const letter of letters)
       expect(
-        KEY_LIST.some(({ keys }) => keys.join('') === `G${key.toUpperCase()}`),
-        title,
+        keyList().some(({ keys }) => keys.join('') === `G${letter.toUpperCase()}`),
+        letter,
       ).toBe(true)
   })
 
   it('leaves the letters of shelf and tools free', () => {
-    for (const letter of ['s', 't']) expect(PLACES.map(({ key }) => key as string)).not.toContain(letter)
+    for (const letter of ['s', 't']) expect(letters).not.toContain(letter)
+  })
+})
+
+describe('places', () => {
+  it('are grouped: what is prepared first, the outcome last', () => {
+    const groups = [...new Set(places().map(({ group }) => group))]
+    expect(groups).toEqual(['prepare', 'transmit', 'whole', 'outcome'])
+    // Groups stand together: none is left and entered again.
+    const changes = places().filter((place, i, all) => i > 0 && all[i - 1]!.group !== place.group)
+    expect(changes).toHaveLength(groups.length - 1)
+  })
+
+  it('are found by the address; a single rulebook belongs to the rulebooks', () => {
+    expect(placeAt('/review/x/harmonics')?.title).toBe('Harmonics, spurs')
+    expect(placeAt('/review/x/rulebook')?.id).toBe('rulebooks')
+    expect(placeAt('/tools')).toBeNull()
   })
 })

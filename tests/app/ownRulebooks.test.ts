@@ -108,7 +108,9 @@ describe('a measured path on the bench', () => {
     const edits = useBenchEdits()
     const chain = () => store.review!.chains.find(({ id }) => id === 'pocket50')!
     const part = () => chain().parts.find(({ id }) => id === 'pocket50-pad30')!
-    const readings = store.review!.readings.filter(({ chainId }) => chainId === 'pocket50').length
+    const readings = store.review!.readings.filter(
+      ({ through }) => through.instrument?.chainId === 'pocket50',
+    ).length
     const revision = chain().revision
     edits.keepCalibration('pocket50', calibration)
     expect(part().calibrationId).toBe('new')

@@ -79,6 +79,8 @@ describe('the PDF', () => {
 describe('a strip on paper', () => {
   const verdict = (state: Verdict['state'], marginDb: number | null): Verdict => ({
     state,
+    unit: 'dB',
+    perStripDb: 1,
     margin: marginDb,
     range: 1,
     marginLow: marginDb === null ? null : marginDb - 1,

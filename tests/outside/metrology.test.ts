@@ -217,15 +217,15 @@ describe('the inversion of characteristic functions', () => {
     ]
     const simulated = monteCarlo(parts, { trials: 400_000, seed: 11 })
     const found = budget(parts)
-    expect(found.high).toBeCloseTo(simulated.middle.highDb, 1)
+    expect(found.high).toBeCloseTo(simulated.middle.high, 1)
     for (const x of [-1.5, -0.4, 0.8, 2])
       expect(below(parts, x)).toBeCloseTo(simulated.probabilityBelow(x), 2)
-    expect(simulated.standardDeviationDb).toBeCloseTo(
+    expect(simulated.standardDeviation).toBeCloseTo(
       Math.sqrt(found.standardUncertainty ** 2 + 0.25 ** 2 * (4 / 2 - 1)),
       2,
     )
-    expect(simulated.shortest.highDb - simulated.shortest.lowDb).toBeLessThanOrEqual(
-      simulated.middle.highDb - simulated.middle.lowDb,
+    expect(simulated.shortest.high - simulated.shortest.low).toBeLessThanOrEqual(
+      simulated.middle.high - simulated.middle.low,
     )
   })
 })

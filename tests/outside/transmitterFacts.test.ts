@@ -17,8 +17,8 @@ describe('facts of the trade: common practice, no source', () => {
   it('a repairer aims near 2.2 kHz with 2.5 kHz as the absolute peak on 27 MHz FM: inside, and right at the limit', () => {
     const at = (valueHz: number) =>
       decide({
-        value: valueHz / 250,
-        limit: 10,
+        value: valueHz,
+        limit: 2500,
         direction: 'upper',
         errors: errorDistribution([
           contribution({
@@ -26,10 +26,10 @@ describe('facts of the trade: common practice, no source', () => {
             group: 'reference',
             label: '',
             distribution: 'rectangular',
-            halfWidth: valueHz / 250 / 100,
+            halfWidth: valueHz / 100,
           }),
         ]),
-        scale: { unit: 'Hz', perDb: 250 },
+        unit: 'Hz',
       })
     expect(verdictWords(at(2200))).toBe('Inside by 300\u00a0Hz')
     expect(at(2500).state).toBe('too-close')
@@ -87,8 +87,8 @@ describe('a limit on both sides (JCGM 106:2012: the conformance probability is w
     )
     expect(minus).toMatchObject({
       state: 'inside',
-      marginDb: 2,
-      marginLowDb: expect.closeTo(plus!.marginLow!, 9) as number,
+      margin: 2,
+      marginLow: expect.closeTo(plus!.marginLow!, 9) as number,
       probabilityComplies: expect.closeTo(plus!.probabilityComplies!, 9) as number,
     })
   })

@@ -10,9 +10,10 @@ import {
   type PowerMeter,
   type SpectrumAnalyser,
 } from '#core/chain'
-import { parseLevel } from '#core/quantity'
+import { type FigureUnit, parseLevel } from '#core/quantity'
 import {
   type FigureReading,
+  type LevelReading,
   newBand,
   newChannel,
   newRadioSet,
@@ -20,7 +21,10 @@ import {
   type RadioSet,
   type Reading,
   type Review,
+  type SeenFigure,
+  type SeenLevel,
 } from '#core/review'
+import { seenFigure, seenLevel } from '#core/step'
 
 /** Small benches for tests: exact parts unless told otherwise. */
 export const AT = '2026-11-20T10:00:00.000Z'
@@ -113,38 +117,67 @@ export function reviewOf(input: BenchInput = {}): Review {
 
 let count = 0
 
-/** A reading as the application would keep it. */
-export function reading(
-  text: string,
-  place: { stationId?: string; slot: string; frequencyHz: number; stepId: string } & Partial<Reading>,
-): Reading {
+/** What a test may say of a reading: where it belongs, and anything of it that is not as usual. */
+export interface ReadingPlace extends Partial<Omit<Reading, 'seen' | 'text' | 'stepId' | 'slot'>> {
+  slot: string
+  stepId: string
+  /** How it was seen, where not as usual. */
+  seen?: Partial<SeenLevel>
+  /** The chain it went through; `ch` by default. */
+  chainId?: string
+  calibrationIds?: Record<string, string>
+}
+
+/** A level as the application would keep it. */
+export function reading(text: string, place: ReadingPlace & { frequencyHz: number }): LevelReading {
   const read = parseLevel(text, { bareUnit: place.slot === 'carrier' ? 'W' : 'dBm' })
   if (!read.ok) throw new Error(read.message)
+  const { frequencyHz, seen, chainId = 'ch', calibrationIds = {}, ...own } = place
+  return {
+    ...taken(own),
+    text,
+    seen: seenLevel(read, { frequencyHz, ...seen }),
+    through: { instrument: { chainId, chainRevision: 1, calibrationIds } },
+    ...own,
+  }
+}
+
+/** A figure as the application would keep it. */
+export function figure(
+  value: number,
+  place: Omit<ReadingPlace, 'seen'> & { unit: FigureUnit; seen?: Partial<SeenFigure> },
+): FigureReading {
+  const { unit, seen, chainId = 'ch', calibrationIds: _none, ...own } = place
+  return {
+    ...taken(own),
+    text: String(value),
+    seen: seenFigure({ value, unit, ...seen }),
+    through: { instrument: { chainId, chainRevision: 1, calibrationIds: {} } },
+    ...own,
+  }
+}
+
+function taken({
+  stepId,
+  slot,
+}: {
+  stepId: string
+  slot: string
+}): Omit<Reading, 'seen' | 'text' | 'through'> {
   count += 1
   return {
     id: `r${count}`,
     setId: 'set',
-    stationId: place.stationId ?? place.stepId.split(':')[0]!,
-    text,
-    value: read.value,
-    unit: read.unit,
-    levelDbm: read.levelDbm,
-    resolutionDb: read.resolutionDb,
-    isUpperBound: read.isUpperBound,
-    traceFloorDbm: null,
-    doubt: null,
+    stationId: stepId.split(':')[0]!,
+    stepId,
+    slot,
     instrumentId: 'an',
-    chainId: 'ch',
-    chainRevision: 1,
-    calibrationIds: {},
-    repeatsDbm: [],
     supply: 'battery full',
     ambientC: null,
     who: '',
     at: AT,
     source: { kind: 'typed' },
     supersedes: null,
-    ...place,
   }
 }
 
@@ -152,44 +185,16 @@ export const HARMONICS_STEP = 'harmonics:band:c1:high'
 export const POWER_STEP = 'carrier-power:band:c1:high'
 
 /** A harmonic reading of the one step. */
-export function harmonic(n: number, text: string, change: Partial<Reading> = {}, mhz = 146.52): Reading {
+export function harmonic(
+  n: number,
+  text: string,
+  change: Partial<ReadingPlace> = {},
+  mhz = 146.52,
+): LevelReading {
   return reading(text, { slot: `x${n}`, frequencyHz: n * mhz * 1e6, stepId: HARMONICS_STEP, ...change })
 }
 
-export function withReadings(review: Review, readings: Reading[]): Context {
-  return createContext({ ...review, readings })
-}
-
-/** A figure as the application would keep it. */
-export function figure(
-  value: number,
-  place: { slot: string; stepId: string; unit: FigureReading['unit'] } & Partial<FigureReading>,
-): FigureReading {
-  count += 1
-  return {
-    id: `f${count}`,
-    setId: 'set',
-    stationId: place.stepId.split(':')[0]!,
-    text: String(value),
-    value,
-    resolution: 0,
-    isUpperBound: false,
-    standardUncertainty: 0,
-    noiseAdds: 0,
-    method: '',
-    instrumentId: 'an',
-    chainId: 'ch',
-    chainRevision: 1,
-    supply: 'battery full',
-    ambientC: null,
-    who: '',
-    at: AT,
-    source: { kind: 'typed' },
-    supersedes: null,
-    ...place,
-  }
-}
-
-export function withFigures(review: Review, figures: FigureReading[], readings: Reading[] = []): Context {
-  return createContext({ ...review, figures, readings })
+/** A review with readings, ready to be judged. */
+export function withReadings(review: Review, readings: readonly Reading[]): Context {
+  return createContext({ ...review, readings: [...readings] })
 }

@@ -77,6 +77,12 @@ function keep(read: T): void {
   emit('keep', { text: keptText, read })
 }
 
+function entered(): void {
+  focused.value = true
+  emit('focused')
+  input.value?.select()
+}
+
 function left(): void {
   focused.value = false
   const answer = parsed.value
@@ -123,11 +129,7 @@ defineExpose({ focus: () => input.value?.focus(), select: () => input.value?.sel
       @keydown.enter.prevent="enter"
       @keydown.backspace="backspace"
       @keydown.esc="escape"
-      @focus="
-        focused = true
-        emit('focused')
-        ;($event.target as HTMLInputElement).select()
-      "
+      @focus="entered"
       @blur="left"
     />
     <p v-if="refusal" class="refusal" role="alert">

@@ -1,6 +1,11 @@
 <script setup lang="ts">
 const ui = useUiStore()
 const open = computed({ get: () => ui.notice !== null, set: value => !value && ui.hush() })
+
+function act(): void {
+  ui.notice?.action?.run()
+  ui.hush()
+}
 </script>
 
 <template>
@@ -18,15 +23,7 @@ const open = computed({ get: () => ui.notice !== null, set: value => !value && u
       ui.notice?.text
     }}</span>
     <template #actions>
-      <VBtn
-        v-if="ui.notice?.action"
-        variant="text"
-        @click="
-          ui.notice.action.run()
-          ui.hush()
-        "
-        >{{ ui.notice.action.label }}</VBtn
-      >
+      <VBtn v-if="ui.notice?.action" variant="text" @click="act">{{ ui.notice.action.label }}</VBtn>
       <VBtn variant="text" @click="ui.hush()">Close</VBtn>
     </template>
   </VSnackbar>

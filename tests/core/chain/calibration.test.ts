@@ -100,25 +100,25 @@ describe('a measured path', () => {
   it('judges each reading by its own pins', () => {
     const review = { ...reviewOf({ parts: [pad(50, { calibrationId: 'c2' })] }), calibrations }
     const readings = [
-      harmonic(2, '-70', { calibrationIds: { pad50: 'c1' }, frequencyHz: 100e6 }),
-      harmonic(3, '-70', { calibrationIds: {}, frequencyHz: 100e6 }),
-      harmonic(4, '-70', { calibrationIds: { pad50: 'c2' }, frequencyHz: 100e6 }),
+      harmonic(2, '-70', { calibrationIds: { pad50: 'c1' }, seen: { frequencyHz: 100e6 } }),
+      harmonic(3, '-70', { calibrationIds: {}, seen: { frequencyHz: 100e6 } }),
+      harmonic(4, '-70', { calibrationIds: { pad50: 'c2' }, seen: { frequencyHz: 100e6 } }),
     ]
     const context = withReadings(review, readings)
     const losses = readings.map(reading => {
       const answer = correctReading(reading, context)
-      return isCorrected(answer) ? Number(answer.lossDb.toFixed(6)) : null
+      return isCorrected(answer) ? Number(answer.path.lossDb.toFixed(6)) : null
     })
     expect(losses).toEqual([49.5, 50, 50.4])
     const first = correctReading(readings[0]!, context)
     expect(
       isCorrected(first) && first.budget.contributions.find(({ id }) => id === 'part:pad50'),
-    ).toMatchObject({ distribution: 'normal', standardUncertaintyDb: 0.1 })
+    ).toMatchObject({ distribution: 'normal', standardUncertainty: 0.1 })
   })
 
   it('tells where a reading rests on one that was out of date when it was taken', () => {
     const old = [calibration('c1', 50, '2024-01-01T00:00:00.000Z')]
-    const reading = harmonic(2, '-60', { calibrationIds: { pad50: 'c1' }, frequencyHz: 200e6 })
+    const reading = harmonic(2, '-60', { calibrationIds: { pad50: 'c1' }, seen: { frequencyHz: 200e6 } })
     const answer = correctReading(
       reading,
       withReadings({ ...reviewOf({ parts: [pad(50, { calibrationId: 'c1' })] }), calibrations: old }, [

@@ -114,7 +114,7 @@ describe('contributions of a chain', () => {
       expect.objectContaining({
         group: 'mismatch',
         distribution: 'two-ports',
-        halfWidthDb: expect.closeTo((20 / Math.LN10) * (1 / 3) * 0.2, 6),
+        halfWidth: expect.closeTo((20 / Math.LN10) * (1 / 3) * 0.2, 6),
       }),
     ])
     const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), 1e8)

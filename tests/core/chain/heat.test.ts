@@ -118,7 +118,7 @@ describe('the longest key-down of a step', () => {
     const heats = heatNow(
       {
         set: step.set,
-        chainId: step.chainId,
+        chainId: step.chains.instrument ?? null,
         frequencyHz: step.channel.frequencyHz,
         powerW: step.claim.kind === 'watts' ? step.claim.powerW : 0,
         now: 0,

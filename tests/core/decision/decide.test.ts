@@ -111,17 +111,17 @@ describe('the other rules', () => {
   })
 
   it('a skewed range is carried to the right side', () => {
-    const skewed = { ...normal(1), lowDb: -3, highDb: 1 }
+    const skewed = { ...normal(1), low: -3, high: 1 }
     expect(decide({ value: -20, limit: -16, direction: 'upper', errors: skewed })).toMatchObject({
-      marginDb: 4,
-      marginLowDb: 3,
-      marginHighDb: 7,
-      rangeDb: 2,
+      margin: 4,
+      marginLow: 3,
+      marginHigh: 7,
+      range: 2,
     })
     expect(decide({ value: -20, limit: -24, direction: 'lower', errors: skewed })).toMatchObject({
-      marginDb: 4,
-      marginLowDb: 1,
-      marginHighDb: 5,
+      margin: 4,
+      marginLow: 1,
+      marginHigh: 5,
     })
   })
 })

@@ -1,3 +1,4 @@
+import { stationById } from '#core/station'
 import { createContext, createSharedWork } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
@@ -13,7 +14,6 @@ import {
   proposedOrder,
   runCosts,
   runKey,
-  stepDemands,
   timeLeft,
 } from '#core/plan'
 import type { KeyDown, Review } from '#core/review'
@@ -62,7 +62,10 @@ describe('the run', () => {
     const steps = planRun(context, [trekA!]).steps.filter(({ stationId }) => stationId === 'carrier-power')
     const pick = (band: string, channel: number, level: string) =>
       steps.find(
-        step => step.band.id === band && step.channel.id === `${band}-${channel}` && step.level.id === level,
+        step =>
+          step.band.id === band &&
+          step.channel.id === `${band}-${channel}` &&
+          step.setting.level.id === level,
       )!
     expect(knobTurns(null, pick('2m', 1, 'high'))).toBe(2)
     expect(knobTurns(pick('2m', 1, 'high'), pick('2m', 2, 'high'))).toBe(1)
@@ -85,11 +88,10 @@ describe('the run', () => {
   })
 
   it('says before anything is read what each step answers to: claim, clause, yardstick, or nothing', () => {
-    const demands = (stationId: string, setId: string) =>
-      stepDemands(
-        run.steps.find(step => step.stationId === stationId && step.set.id === setId)!,
-        context,
-      )
+    const demands = (stationId: string, setId: string) => {
+      const step = run.steps.find(one => one.stationId === stationId && one.set.id === setId)!
+      return stationById(stationId).demands(step, context)
+    }
     expect(demands('carrier-power', 'trek-a').map(({ words }) => words)).toEqual([
       '5\u00a0W claimed',
       'carrier power up to 1.50\u00a0kW (47 CFR 97.313(b))',
@@ -194,11 +196,15 @@ describe('learning from what steps took', () => {
       powerW: 5,
     }))
     const learned = learnedTimes({ ...reviewOf(), keyDowns: downs })
-    expect(expectedTimes({ stationId: 'carrier-power', durationS: 35, keyDownS: 8 }, learned)).toEqual({
+    expect(
+      expectedTimes({ stationId: 'carrier-power', durationS: 35, keyed: { seconds: 8 } }, learned),
+    ).toEqual({
       benchS: 35,
       keyDownS: (2 * 8 + 3 * 20) / 5,
     })
-    expect(expectedTimes({ stationId: 'harmonics', durationS: 180, keyDownS: 40 }, learned)).toEqual({
+    expect(
+      expectedTimes({ stationId: 'harmonics', durationS: 180, keyed: { seconds: 40 } }, learned),
+    ).toEqual({
       benchS: 180,
       keyDownS: 40,
     })

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { buildReport, readingsCsv } from '#core/report'
 import type { Review } from '#core/review'
-import { AT } from '../../support/bench'
+import { AT, figure } from '../../support/bench'
 
 const STAMP = { version: '0.3.0', at: '25 November 2026' }
 const report = (change: (review: Review) => Review = review => review) =>
@@ -31,7 +31,8 @@ describe('the further stations in the report', () => {
       ).toBe(true)
     const { review } = demoReview()
     const said = words(report().sections.flatMap(({ blocks }) => blocks))
-    for (const { text, slot } of review.figures) if (!slot.startsWith('supply')) expect(said).toContain(text)
+    const figures = review.readings.filter(({ seen }) => seen.as === 'figure')
+    for (const { text, slot } of figures) if (!slot.startsWith('supply')) expect(said).toContain(text)
   })
 
   it('print values and ranges in their own units, and no strip where nothing is judged', () => {
@@ -60,7 +61,7 @@ describe('the further stations in the report', () => {
     expect(words(blocksOf('trek-b'))).toContain('receive antenna on a stand 2 m away')
     const without = blocksOf('trek-b', review => ({
       ...review,
-      settings: { ...review.settings, offAirGeometry: '' },
+      memos: {},
     }))
     expect(words(without)).toContain('stood: not written down.')
   })
@@ -81,25 +82,16 @@ describe('the further stations in the report', () => {
   })
 
   it('keep the owner’s consent with the stress test', () => {
+    const done = figure(1, {
+      slot: 'open',
+      stepId: 'stress:2m:2m-2:high',
+      unit: 'mark',
+      setId: 'c1',
+    })
     const consent = (review: Review): Review => ({
       ...review,
-      sets: review.sets.map(set =>
-        set.id === 'c1' ? { ...set, stressConsent: { by: 'the owner', at: AT } } : set,
-      ),
-      figures: [
-        ...review.figures,
-        {
-          ...review.figures[0]!,
-          id: 'done',
-          setId: 'c1',
-          stationId: 'stress',
-          stepId: 'stress:2m:2m-2:high',
-          slot: 'open',
-          unit: 'mark',
-          value: 1,
-          text: 'done',
-        },
-      ],
+      memos: { ...review.memos, stress: { common: null, bySet: { c1: { by: 'the owner', at: AT } } } },
+      readings: [...review.readings, done],
     })
     expect(words(blocksOf('c1', consent))).toContain('Consent by the owner, 2026-11-20')
   })
@@ -108,20 +100,17 @@ describe('the further stations in the report', () => {
 describe('the readings as CSV', () => {
   const rows = csvParse(readingsCsv(createContext(demoReview().review)))
 
-  it('has columns for figures, temperature and who', () => {
-    for (const column of ['figure', 'figureUnit', 'ambientC', 'who']) expect(rows.columns).toContain(column)
-  })
-
-  it('keeps levels and figures apart', () => {
+  it('says each figure in its own unit, with temperature and who', () => {
     expect(rows.find(row => row.station === 'Deviation' && row.slot!.startsWith('Loudest'))).toMatchObject({
-      figureUnit: 'Hz',
-      readingDbm: '',
-      figure: '2380',
+      readingUnit: 'Hz',
+      reading: '2380',
+      resultUnit: 'Hz',
+      rangeUnit: 'Hz',
       who: 'Demo bench',
       ambientC: '18',
     })
     const carrier = rows.find(row => row.station === 'Carrier power')!
-    expect(carrier).toMatchObject({ figureUnit: '', figure: '' })
-    expect(Number(carrier.readingDbm)).toBeGreaterThan(20)
+    expect(carrier).toMatchObject({ readingUnit: 'dBm', resultUnit: 'dBm', rangeUnit: 'dB' })
+    expect(Number(carrier.reading)).toBeGreaterThan(20)
   })
 })

@@ -1,3 +1,4 @@
+import { csvParseRows } from 'd3-dsv'
 import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
@@ -63,9 +64,41 @@ describe('the report', () => {
 })
 
 describe('the readings as CSV', () => {
-  const lines = readingsCsv(context).trimEnd().split('\r\n')
-  it('has a line for every standing reading, with numbers as numbers', () => {
-    expect(lines).toHaveLength(context.review.readings.length + context.review.figures.length + 1)
-    expect(lines.find(line => line.includes('×2'))).toMatch(/,-\d+\.\d+,/)
+  const [head, ...rows] = csvParseRows(readingsCsv(context))
+  const cell = (row: string[], name: string) => row[head!.indexOf(name)]!
+  const ofSlot = (slot: string, set: string) =>
+    rows.filter(row => cell(row, 'slot') === slot && cell(row, 'set').includes(set))
+
+  it('has a row for every judgement of every standing reading, with numbers as numbers', () => {
+    expect(rows.length).toBeGreaterThanOrEqual(context.review.readings.length)
+    expect(rows.every(row => row.length === head!.length)).toBe(true)
+    const second = ofSlot('×2', 'Trek 2, sample B')[0]!
+    expect(Number(cell(second, 'reading'))).toBeCloseTo(-59.6, 1)
+    expect([cell(second, 'resultUnit'), cell(second, 'limitUnit'), cell(second, 'marginUnit')]).toEqual([
+      'dBm',
+      'dBm',
+      'dB',
+    ])
+  })
+
+  it('never pairs one judge’s limit with another’s margin', () => {
+    const carrier = ofSlot('carrier', 'Trek 2, sample B')
+    expect(new Set(carrier.map(row => cell(row, 'judgedBy')))).toEqual(new Set(['claim', 'US amateur']))
+    for (const row of rows) {
+      const [limit, result, margin] = ['limit', 'result', 'margin'].map(name => Number(cell(row, name)))
+      if (cell(row, 'limitUnit') !== 'dBm' || cell(row, 'resultUnit') !== 'dBm') continue
+      if (cell(row, 'margin') === '') continue
+      // The margin is the distance to the limit of its own row, whichever side is the good one.
+      expect(Math.abs(Math.abs(limit! - result!) - Math.abs(margin!))).toBeLessThan(0.02)
+    }
+  })
+
+  it('says figures in their own units', () => {
+    const loudest = ofSlot('Loudest voice or whistle', 'Tarnwick')
+    expect(loudest.length).toBeGreaterThan(0)
+    for (const row of loudest) {
+      expect([cell(row, 'resultUnit'), cell(row, 'rangeUnit')]).toEqual(['Hz', 'Hz'])
+      if (cell(row, 'margin') !== '') expect(cell(row, 'marginUnit')).toBe('Hz')
+    }
   })
 })

@@ -1,62 +1,32 @@
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import {
-  currentFigures,
-  figureSchema,
+  currentReadings,
   migrateReview,
-  type Review,
   type ReviewBundle,
   readingHistory,
+  readingSchema,
   readReviewFile,
   stepKey,
-  takenSchema,
   validateReview,
   writeReviewFile,
 } from '#core/review'
 import { AT, figure, harmonic, HARMONICS_STEP, reviewOf } from '../../support/bench'
+import { formThree, formTwo } from '../../support/oldForms'
 
 const STAMP = { version: '0.3.0', at: AT }
-
-/** A review as form 2 wrote it: today’s without what came later. */
-function formTwo(): Record<string, unknown> {
-  const {
-    figures: _f,
-    curves: _c,
-    keyDowns: _k,
-    notes: _n,
-    pictures: _p,
-    skipped: _s,
-    runOrder: _o,
-    ...rest
-  } = JSON.parse(JSON.stringify(demoReview().review)) as Review
-  const { offAirGeometry: _g, soundCue: _q, alsoStations: _a, ...settings } = rest.settings
-  return {
-    ...rest,
-    settings,
-    sets: rest.sets.map(({ stressConsent: _w, ...set }) => ({
-      ...set,
-      bands: set.bands.map(({ alsoSpacingsHz: _s, ...band }) => band),
-    })),
-    instruments: rest.instruments
-      .filter(({ kind }) => kind !== 'receiver')
-      .map(({ referencePpm: _r, ...instrument }) => instrument),
-    chains: rest.chains.filter(({ instrumentId }) => instrumentId !== 'receiver'),
-    readings: rest.readings.map(({ ambientC: _t, who: _u, ...reading }) => reading),
-  }
-}
 
 describe('a review of form 2', () => {
   it('comes up to date: what nobody noted then is not made up', () => {
     const review = validateReview(formTwo())
-    expect(review.settings).toMatchObject({ offAirGeometry: '', soundCue: false, alsoStations: [] })
-    expect(review.sets.every(({ stressConsent }) => stressConsent === null)).toBe(true)
+    expect(review.settings).toMatchObject({ soundCue: false, alsoStations: [] })
+    expect(review.memos).toEqual({})
     expect(
       review.sets.flatMap(({ bands }) => bands).every(({ alsoSpacingsHz }) => alsoSpacingsHz.length === 0),
     ).toBe(true)
     expect(review.instruments.every(({ referencePpm }) => referencePpm === null)).toBe(true)
     expect(review.readings.every(({ ambientC, who }) => ambientC === null && who === '')).toBe(true)
     for (const list of [
-      review.figures,
       review.curves,
       review.keyDowns,
       review.notes,
@@ -68,11 +38,24 @@ describe('a review of form 2', () => {
   })
 
   it('keeps every reading as it was', () => {
-    const before = demoReview().review.readings
+    const before = formTwo().readings
     const after = validateReview(formTwo()).readings
-    expect(after.map(({ id, text, levelDbm }) => [id, text, levelDbm])).toEqual(
+    expect(after.map(({ id, text, seen }) => [id, text, seen.as === 'level' && seen.levelDbm])).toEqual(
       before.map(({ id, text, levelDbm }) => [id, text, levelDbm]),
     )
+  })
+
+  it('of form 3 keeps chains by role, geometry and consent with their stations', () => {
+    const old = formThree()
+    const [first, ...others] = old.sets
+    const consent = { by: 'the owner', at: AT }
+    const review = validateReview({ ...old, sets: [{ ...first, stressConsent: consent }, ...others] })
+    expect(review.sets[0]!.chains).toEqual({
+      'carrier-power': { instrument: 'power' },
+      harmonics: { instrument: 'club50' },
+    })
+    expect(review.memos['off-air']!.common).toEqual({ geometry: old.settings.offAirGeometry })
+    expect(review.memos.stress!.bySet).toEqual({ [review.sets[0]!.id]: consent })
   })
 
   it('leaves a review of today as it is', () => {
@@ -148,12 +131,11 @@ describe('what was taken', () => {
   const deviation = (value: number, minutes: number) =>
     figure(value, { slot: 'tone', stepId: 'deviation:band:c1:high', unit: 'Hz', at: at(minutes) })
 
-  it('stands until it is retaken; the history keeps both, in order of time', () => {
-    const figures = [deviation(2000, 0), deviation(2100, 5)]
-    const review = { ...reviewOf(), figures, readings: [harmonic(2, '-60')] }
-    expect(currentFigures(review).get(stepKey('set', 'deviation:band:c1:high'))!.get('tone')!.value).toBe(
-      2100,
-    )
+  it('stands until it is retaken; the history keeps both', () => {
+    const readings = [deviation(2000, 0), deviation(2100, 5), harmonic(2, '-60')]
+    const review = { ...reviewOf(), readings }
+    const step = currentReadings(readings).get(stepKey('set', 'deviation:band:c1:high'))!
+    expect(step.get('tone')!.text).toBe('2100')
     expect(
       readingHistory(review, { setId: 'set', stepId: 'deviation:band:c1:high', slot: 'tone' }).map(
         ({ text }) => text,
@@ -163,25 +145,37 @@ describe('what was taken', () => {
     expect(readingHistory(review, { setId: 'set', stepId: HARMONICS_STEP, slot: 'x3' })).toEqual([])
   })
 
+  it('keeps the very same map for a step nothing was read at since', () => {
+    const readings = [deviation(2000, 0), harmonic(2, '-60')]
+    const current = currentReadings(readings)
+    const goesOn = currentReadings([...readings, harmonic(3, '-70')], { readings, current })
+    const [tone, lines] = [stepKey('set', 'deviation:band:c1:high'), stepKey('set', HARMONICS_STEP)]
+    expect(goesOn.get(tone)).toBe(current.get(tone))
+    expect(goesOn.get(lines)).not.toBe(current.get(lines))
+    expect(goesOn.get(lines)!.size).toBe(2)
+    const undone = currentReadings(readings.slice(0, 1), { readings, current })
+    expect(undone.get(tone)).toBe(current.get(tone))
+    expect(undone.has(lines)).toBe(false)
+  })
+
   it('is held to its form', () => {
     const good = deviation(2000, 0)
-    expect(takenSchema.validate(good).error).toBeUndefined()
-    expect(takenSchema.validate(harmonic(2, '-60')).error).toBeUndefined()
-    expect(figureSchema.validate({ ...good, unit: 'furlong' }).error).toBeDefined()
-    expect(figureSchema.validate({ ...good, standardUncertainty: -1 }).error).toBeDefined()
-    expect(figureSchema.validate({ ...good, who: undefined }).error).toBeDefined()
-    expect(
-      figureSchema.validate({
-        ...good,
-        source: { kind: 'recording', fileName: 'a.wav', sha256: '', curveIds: ['c1'] },
-      }).error,
-    ).toBeUndefined()
-    expect(figureSchema.validate({ ...good, source: { kind: 'hearsay' } }).error).toBeDefined()
+    const refused = (change: object) => readingSchema.validate({ ...good, ...change }).error
+    expect(refused({})).toBeUndefined()
+    expect(readingSchema.validate(harmonic(2, '-60')).error).toBeUndefined()
+    expect(refused({ seen: { ...good.seen, unit: 'furlong' } })).toBeDefined()
+    expect(refused({ seen: { ...good.seen, standardUncertainty: -1 } })).toBeDefined()
+    expect(refused({ seen: { ...good.seen, value: Number.NaN } })).toBeDefined()
+    expect(refused({ seen: { ...good.seen, as: 'level' } })).toBeDefined()
+    expect(refused({ who: undefined })).toBeDefined()
+    const recording = { kind: 'recording', fileName: 'a.wav', sha256: '', curveIds: ['c1'] }
+    expect(refused({ source: recording })).toBeUndefined()
+    expect(refused({ source: { kind: 'hearsay' } })).toBeDefined()
   })
 
   it('belongs to a radio of the review', () => {
     expect(() =>
-      validateReview({ ...reviewOf(), figures: [{ ...deviation(2000, 0), setId: 'gone' }] }),
+      validateReview({ ...reviewOf(), readings: [{ ...deviation(2000, 0), setId: 'gone' }] }),
     ).toThrow('not in it')
   })
 })

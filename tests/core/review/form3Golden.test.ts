@@ -1,12 +1,11 @@
-import { readFileSync } from 'node:fs'
-import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
-import { createContext } from '../../../core/context'
-import { findings, remarks } from '../../../core/findings'
-import { planRun } from '../../../core/plan'
-import { validateReview } from '../../../core/review'
-import { stationById } from '../../../core/station'
-import { socketDbm } from '../../../core/step'
+import { createContext } from '#core/context'
+import { findings, remarks } from '#core/findings'
+import { planRun } from '#core/plan'
+import { validateReview } from '#core/review'
+import { stationById } from '#core/station'
+import { socketDbm } from '#core/step'
+import { fixture, formThree } from '../../support/oldForms'
 
 interface OldSlot {
   id: string
@@ -45,13 +44,9 @@ interface Old {
   costs: unknown
 }
 
-/** What version 0.3 wrote, and what it had worked out from it, both kept before the station layer was rebuilt. */
-const read = <T>(name: string) =>
-  JSON.parse(
-    gunzipSync(readFileSync(new URL(`../../fixtures/${name}.json.gz`, import.meta.url))).toString(),
-  ) as T
-const old = read<Old>('demo-form3-results')
-const context = createContext(validateReview(read('demo-form3')))
+/** What version 0.3 had worked out from its review, kept before the station layer was rebuilt. */
+const old = fixture<Old>('demo-form3-results')
+const context = createContext(validateReview(formThree()))
 
 function close(now: number | null, then: number | null): void {
   if (then === null) expect(now).toBeNull()

@@ -1,67 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { migrateReview, readReviewFile, type Review, validateReview, writeReviewFile } from '#core/review'
-
-/** A review as form 1 wrote it: today's without what came later. */
-function formOne(): Record<string, unknown> {
-  const {
-    calibrations: _c,
-    calibrationSwaps: _s,
-    padTests: _p,
-    controlChecks: _k,
-    otherFigures: _o,
-    ownRulebooks: _r,
-    figures: _f2,
-    curves: _cu,
-    keyDowns: _kd,
-    notes: _n,
-    pictures: _pi,
-    skipped: _sk,
-    runOrder: _ro,
-    ...rest
-  } = JSON.parse(JSON.stringify(demoReview().review)) as Review
-  const {
-    rulebookIds,
-    calibrationMaxAgeDays: _a,
-    ambientC: _t,
-    duty: _d,
-    offAirGeometry: _og,
-    soundCue: _sc,
-    alsoStations: _as,
-    ...settings
-  } = rest.settings
-  return {
-    ...rest,
-    settings: { ...settings, rulebookId: rulebookIds[0] },
-    sets: rest.sets.map(({ stressConsent: _sc2, ...set }) => ({
-      ...set,
-      bands: set.bands.map(
-        ({ mode: _m, channelSpacingHz: _h, antennaGainDbd: _g, rulebookIds: _b, ...band }) => band,
-      ),
-    })),
-    instruments: rest.instruments.map(instrument =>
-      Object.fromEntries(
-        Object.entries(instrument).filter(([key]) => key !== 'flatnessDb' && key !== 'referencePpm'),
-      ),
-    ),
-    chains: rest.chains.map(chain => ({
-      ...chain,
-      parts: chain.parts.map(
-        ({
-          zeroRatingAtC: _z,
-          peakW: _w,
-          typical: _y,
-          calibrationId: _i,
-          lossUncertainty: { shareOfLoss: _l, flatnessDb: _f, ...lossUncertainty },
-          ...part
-        }) => ({ ...part, lossUncertainty }),
-      ),
-    })),
-    readings: rest.readings.map(
-      ({ calibrationIds: _i, repeatsDbm: _r, ambientC: _a2, who: _w2, ...reading }) => reading,
-    ),
-  }
-}
+import { migrateReview, readReviewFile, validateReview, writeReviewFile } from '#core/review'
+import { formOne } from '../../support/oldForms'
 
 describe('a review of form 1', () => {
   it('comes up to date and is judged by its one rulebook', () => {
@@ -72,7 +12,7 @@ describe('a review of form 1', () => {
       ambientC: 25,
     })
     expect(review.sets[0]!.bands[0]).toMatchObject({ mode: 'FM', channelSpacingHz: null, rulebookIds: null })
-    expect(review.readings).toHaveLength(demoReview().review.readings.length)
+    expect(review.readings).toHaveLength(formOne().readings.length)
   })
 
   it('comes in as a file of its own form', () => {

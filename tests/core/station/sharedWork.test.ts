@@ -3,7 +3,7 @@ import { type SharedWork, createContext, createSharedWork } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { findings } from '#core/findings'
-import type { Review } from '#core/review'
+import type { Review, SeenLevel } from '#core/review'
 import { stations } from '#core/station'
 
 /** Everything a review comes to, as plain data. */
@@ -106,9 +106,8 @@ const changes: [string, (review: Review) => Review][] = [
         {
           ...review.readings[0]!,
           id: 'again',
-          levelDbm: 30,
           text: '1 W',
-          value: 1,
+          seen: { ...review.readings[0]!.seen, levelDbm: 30, value: 1 } as SeenLevel,
           supersedes: review.readings[0]!.id,
         },
       ],

@@ -43,7 +43,7 @@ describe('a budget', () => {
   })
 
   it('is nothing for nothing', () => {
-    expect(budget([])).toMatchObject({ standardUncertaintyDb: 0, rangeDb: 0 })
+    expect(budget([])).toMatchObject({ standardUncertainty: 0, range: 0 })
   })
 
   it('takes a larger k where few repeats dominate (Welch–Satterthwaite)', () => {

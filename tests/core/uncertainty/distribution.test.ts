@@ -71,8 +71,8 @@ describe('the budget’s own distribution', () => {
 
   it('is narrower than the GUM figure where one rectangle dominates, and the same where normals do', () => {
     expect(budget([one('rectangular', 2), one('rectangular', 0.05)])).toMatchObject({
-      rangeDb: expect.closeTo(1.9, 1),
-      gumRangeDb: expect.closeTo(2.26, 2),
+      range: expect.closeTo(1.9, 1),
+      gumRange: expect.closeTo(2.26, 2),
     })
     const normals = budget([one('normal', 2), one('normal', 1)])
     expect(normals.range).toBeCloseTo(normals.gumRange, 4)
@@ -153,7 +153,7 @@ describe('repeats', () => {
     expect(repeatsContribution([1, 2, 3])).toMatchObject({
       degreesOfFreedom: 2,
       distribution: 'student-t',
-      standardUncertaintyDb: expect.closeTo(1 / Math.sqrt(3), 9),
+      standardUncertainty: expect.closeTo(1 / Math.sqrt(3), 9),
     })
   })
 })
@@ -182,8 +182,8 @@ describe('what would help most', () => {
         one('rectangular', 0.5, { id: 'resolution', group: 'resolution' }),
       ]),
     )
-    expect(list[0]).toMatchObject({ id: 'analyser:a', gainDb: expect.any(Number) })
-    expect(list[0]!.gainDb).toBeGreaterThan(list[1]!.gainDb)
+    expect(list[0]).toMatchObject({ id: 'analyser:a', gain: expect.any(Number) })
+    expect(list[0]!.gain).toBeGreaterThan(list[1]!.gain)
     expect(list.map(({ id }) => id)).not.toContain('part:p')
     expect(improvements(budget([]))).toEqual([])
   })

@@ -140,6 +140,11 @@ function proposeAgain(): void {
 
 const skipping = ref<string | null>(null)
 const reason = ref('')
+function askWhy(row: Row): void {
+  skipping.value = skipping.value === row.key ? null : row.key
+  reason.value = ''
+}
+
 function skip(row: Row): void {
   const text = reason.value.trim()
   if (text === '') return
@@ -412,10 +417,7 @@ const saved = computed(() => (run.value ? runCosts(run.value.steps) : null))
                   size="small"
                   variant="text"
                   :disabled="store.readOnly"
-                  @click="
-                    skipping = skipping === row.key ? null : row.key
-                    reason = ''
-                  "
+                  @click="askWhy(row)"
                   >Leave out</VBtn
                 >
               </td>

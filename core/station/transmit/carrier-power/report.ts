@@ -1,7 +1,7 @@
 import { numberCell, type ReportBlock, type ReportCell, textCell } from '../../../document'
 import { rangeWords, valueWords } from '../../../judging'
-import { printClaimW, printMhzFigure } from '../../../quantity'
-import type { StepResult } from '../../../step'
+import { printClaimW, printMhz, printMhzFigure } from '../../../quantity'
+import { isRead, type StepResult } from '../../../step'
 import { conditions } from '../../report/conditions'
 
 /** Carrier power of all channels and levels as one table. */
@@ -24,7 +24,23 @@ export function reportCarrierPower(results: readonly StepResult[]): ReportBlock[
       rows: results.flatMap(rowOf),
     },
     conditions(results),
+    ...supplyList(results),
   ]
+}
+
+/** Supply while keyed, where it was noted, with the efficiency it gives. */
+function supplyList(results: readonly StepResult[]): ReportBlock[] {
+  const lines = results.flatMap(({ step, slots }) => {
+    const noted = slots.slice(1).filter(isRead)
+    if (noted.length === 0) return []
+    const figures = noted.map(result => `${result.slot.label} ${valueWords(result)}`)
+    const efficiency = noted.at(-1)!.words
+    const known = noted.length === slots.length - 1 ? `; ${efficiency}` : ''
+    return [
+      `${printMhz(step.channel.frequencyHz)}, ${step.setting.level.name}: ${figures.join(', ')}${known}.`,
+    ]
+  })
+  return lines.length > 0 ? [{ kind: 'list', items: lines }] : []
 }
 
 function rowOf({ step, slots }: StepResult): ReportCell[][] {

@@ -1,7 +1,7 @@
 import type { Context } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { stationById } from '#core/station'
-import { meter, pad, POWER_STEP, radio, reading, reviewOf, withReadings } from '../../support/bench'
+import { meter, pad, POWER_STEP, radio, reading, reviewOf, withReadings } from '../../../support/bench'
 
 const station = stationById('carrier-power')
 const evaluate = (context: Context) =>
@@ -14,7 +14,7 @@ const bench = (change: Parameters<typeof reviewOf>[0] = {}) =>
 describe('carrier power', () => {
   it('puts back the jumper’s loss: 4.37 W behind 0.2 dB is 4.58 W', () => {
     const slot = evaluate(withReadings(bench(), [at('4.37')])).slots[0]!
-    expect(10 ** ((slot.corrected!.levelDbm - 30) / 10)).toBeCloseTo(4.376 * 1.0471, 1)
+    expect(10 ** ((slot.found!.value - 30) / 10)).toBeCloseTo(4.376 * 1.0471, 1)
     expect(slot.verdict.state).toBe('outside')
     expect(slot.words.replaceAll('\u00a0', ' ')).toBe('Short by 0.4 dB')
   })
@@ -62,7 +62,13 @@ describe('carrier power', () => {
 
   it('is not covered when the chain of a reading is gone', () => {
     const review = bench()
-    expect(evaluate(withReadings(review, [{ ...at('5'), chainId: 'gone' }])).verdict).toMatchObject({
+    expect(
+      evaluate(
+        withReadings(review, [
+          reading('5', { slot: 'carrier', stepId: POWER_STEP, frequencyHz: 146.52e6, chainId: 'gone' }),
+        ]),
+      ).verdict,
+    ).toMatchObject({
       state: 'not-covered',
       why: expect.stringContaining('no longer'),
     })

@@ -12,7 +12,7 @@ import {
   reading,
   reviewOf,
   withReadings,
-} from '../../support/bench'
+} from '../../../support/bench'
 
 const station = stationById('harmonics')
 const evaluate = (context: Context) =>
@@ -24,13 +24,13 @@ describe('harmonics of one step', () => {
 
   it('takes a reading back through the chain and judges it by the carrier in its own first line', () => {
     const slot = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-58.8')]), 'x2')
-    expect(slot.corrected?.levelDbm).toBeCloseTo(-8.8, 3)
+    expect(slot.found?.value).toBeCloseTo(-8.8, 3)
     expect(slot.limit).toMatchObject({
       kind: 'limit',
       limitDbm: expect.closeTo(-16.0206, 3),
       clause: '47 CFR 97.307(e)',
     })
-    expect(slot.verdict).toMatchObject({ state: 'outside', marginDb: expect.closeTo(-7.22, 2) })
+    expect(slot.verdict).toMatchObject({ state: 'outside', margin: expect.closeTo(-7.22, 2) })
     expect(slot.words).toBe('Outside by 7.2')
   })
 
@@ -64,27 +64,27 @@ describe('harmonics of one step', () => {
     const slot = slotOf(withReadings(review, []), 'x8')
     expect(slot).toMatchObject({
       verdict: { state: 'not-covered' },
-      missing: 'out-of-reach',
+      state: 'out-of-reach',
       words: 'Not covered',
     })
     expect(slot.verdict.why).toContain('stops at 960')
-    expect(slotOf(withReadings(review, []), 'x2')).toMatchObject({ missing: 'open', words: 'Not measured' })
+    expect(slotOf(withReadings(review, []), 'x2')).toMatchObject({ state: 'open', words: 'Not measured' })
   })
 
   it('takes the offset typed on the instrument off again', () => {
     const offset = reviewOf({ chain: { offsetOnInstrumentDb: 50 } })
     expect(
-      slotOf(withReadings(offset, [harmonic(1, '37'), harmonic(2, '-8.8')]), 'x2').corrected?.levelDbm,
+      slotOf(withReadings(offset, [harmonic(1, '37'), harmonic(2, '-8.8')]), 'x2').found?.value,
     ).toBeCloseTo(-8.8, 3)
   })
 
   it('corrects near the floor and makes a bound of what is in it', () => {
     const near = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-95')]), 'x2')
-    expect(near.corrected!.levelDbm - near.corrected!.budget.shift).toBeCloseTo(-45 - 1.651, 2)
-    expect(near.corrected?.budget.contributions.some(({ id }) => id === 'floor')).toBe(true)
+    expect(near.found!.value - near.found!.budget.shift).toBeCloseTo(-45 - 1.651, 2)
+    expect(near.found?.budget.contributions.some(({ id }) => id === 'floor')).toBe(true)
     const bound = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-99')]), 'x2')
     expect(bound).toMatchObject({
-      corrected: { isUpperBound: true },
+      found: { isUpperBound: true },
       verdict: { state: 'inside', isBound: true },
     })
     const high = reviewOf({ instrument: analyser({ floorDbm: -65 }) })
@@ -102,23 +102,27 @@ describe('harmonics of one step', () => {
 
   it('lets a retake stand and keeps the first', () => {
     const context = withReadings(review, [harmonic(1, '-13'), harmonic(2, '-58'), harmonic(2, '-80')])
-    expect(slotOf(context, 'x2').corrected?.levelDbm).toBeCloseTo(-30, 1)
+    expect(slotOf(context, 'x2').found?.value).toBeCloseTo(-30, 1)
     expect(context.review.readings).toHaveLength(3)
   })
 
   it('does not call clean what a coarse trace may have stepped over, yet believes what it shows', () => {
     const doubt = { kind: 'coarse-trace' as const, stepHz: 1e6, resolutionBandwidthHz: 1e5 }
-    const clean = slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-90', { doubt })]), 'x2')
+    const clean = slotOf(
+      withReadings(review, [harmonic(1, '-13'), harmonic(2, '-90', { seen: { doubt } })]),
+      'x2',
+    )
     expect(clean.verdict.state).toBe('not-covered')
     expect(clean.notes.join()).toContain('apart')
     expect(
-      slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-58', { doubt })]), 'x2').verdict.state,
+      slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-58', { seen: { doubt } })]), 'x2')
+        .verdict.state,
     ).toBe('outside')
   })
 
   it('widens the range of a reading taken between a trace’s points', () => {
     const range = (doubt: { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number } | null) =>
-      slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-70', { doubt })]), 'x2').corrected!
+      slotOf(withReadings(review, [harmonic(1, '-13'), harmonic(2, '-70', { seen: { doubt } })]), 'x2').found!
         .budget.range
     expect(range({ kind: 'stepped-trace', stepHz: 100e3, resolutionBandwidthHz: 100e3 })).toBeGreaterThan(
       range(null),
@@ -128,7 +132,7 @@ describe('harmonics of one step', () => {
   it('cannot correct where a part’s loss is not known', () => {
     const short = reviewOf({ parts: [pad(50, { toHz: 200e6 })] })
     expect(slotOf(withReadings(short, [harmonic(1, '-13'), harmonic(2, '-80')]), 'x2')).toMatchObject({
-      corrected: null,
+      found: null,
       verdict: { state: 'not-covered' },
     })
   })
@@ -177,9 +181,9 @@ describe('the carrier a limit hangs on', () => {
         'x2',
       )
     const follows = range('-3', '-66')
-    expect(follows.verdict.range!).toBeGreaterThan(follows.corrected!.budget.range * 1.3)
+    expect(follows.verdict.range!).toBeGreaterThan(follows.found!.budget.range * 1.3)
     const still = range('-13', '-66')
-    expect(still.verdict.range!).toBeCloseTo(still.corrected!.budget.range, 9)
+    expect(still.verdict.range!).toBeCloseTo(still.found!.budget.range, 9)
   })
 })
 
@@ -200,7 +204,7 @@ describe('bands without a figure', () => {
     )
     expect(own).toMatchObject({
       words: 'No figure in law',
-      yardstick: { verdict: { state: 'inside', marginDb: expect.closeTo(7, 1) } },
+      yardstick: { verdict: { state: 'inside', margin: expect.closeTo(7, 1) } },
     })
   })
 })
@@ -224,7 +228,7 @@ describe('the plan', () => {
     const context = withReadings(reviewOf(), [])
     const [step, ...more] = station.plan(context.review.sets[0]!, context)
     expect(more).toEqual([])
-    expect(step).toMatchObject({ id: HARMONICS_STEP, chainId: 'ch' })
+    expect(step).toMatchObject({ id: HARMONICS_STEP, chains: { instrument: 'ch' } })
     expect(step!.slots).toHaveLength(10)
     expect(step!.radioSettings.map(({ id }) => id)).toEqual(['tone', 'dual-watch', 'time-out', 'chain'])
   })
@@ -232,7 +236,7 @@ describe('the plan', () => {
   it('has no chain when the bench has no analyser, and says so as a danger', () => {
     const context = withReadings(reviewOf({ instrument: meter() }), [])
     const step = station.plan(context.review.sets[0]!, context)[0]!
-    expect(step.chainId).toBeNull()
+    expect(step.chains).toEqual({ instrument: null })
     expect(station.checks(step, context)).toMatchObject([{ severity: 'danger' }])
   })
 })

@@ -18,7 +18,7 @@ import {
   reading,
   reviewOf,
   withReadings,
-} from '../../support/bench'
+} from '../../../support/bench'
 
 const slotOf = (context: ReturnType<typeof createContext>, id: string) => {
   const station = stationById('harmonics')
@@ -103,7 +103,7 @@ describe('a limit that follows the carrier', () => {
     ])
     const slot = slotOf(context, 'x2')
     expect(slot.limit).toMatchObject({ kind: 'limit', slope: 1 })
-    expect(slot.ratio!.range).toBeLessThan(slot.corrected!.budget.range / 2)
+    expect(slot.ratio!.range).toBeLessThan(slot.found!.budget.range / 2)
     expect(slot.ratio!.contributions.some(({ id }) => id.includes('/level'))).toBe(false)
     expect(slot.verdict.range).toBeCloseTo(slot.ratio!.range, 6)
   })
