@@ -2,7 +2,7 @@
 import { mdiDotsVertical } from '@mdi/js'
 import { format } from 'date-fns'
 import type { ReviewBundle } from '#core/review'
-import type { ReviewHead } from '~/storage/reviewStorage'
+import type { ReviewHead } from '~/storage'
 
 const shelf = useShelfStore()
 const ui = useUiStore()

@@ -1,106 +1,35 @@
-import localforage from 'localforage'
 import { CoreError } from '#core/errors'
-import type { CurvePoints, Reading, Review, TracePoints } from '#core/review'
+import type { Reading, Review } from '#core/review'
+import { belongsTo, disk, recordKey, write } from './disk'
+import { type BatchRecord, batchCount, changedBatches, readBatches } from './readingBatches'
+import { dropJournal, leaveJournal, leftJournal, removeJournal } from './reviewJournal'
+import { headOf, type ReviewHead } from './shelfIndex'
 
 /** The schemas are large, and the shelf can be shown without them. */
 const reviewCore = () => import('#core/review')
-
-/** What the shelf shows of a review without opening it. */
-export interface ReviewHead {
-  id: string
-  title: string
-  setNames: string[]
-  readingCount: number
-  updatedAt: string
-}
 
 interface HeadRecord {
   schemaVersion: number
   review: Omit<Review, 'readings'>
   readingCount: number
+  /** Which write this is; absent in forms up to 3, whose readings are in one record. */
+  revision?: string
 }
 
-interface ReadingsRecord {
-  schemaVersion: number
-  readings: Reading[]
-}
-
-interface TraceRecord extends TracePoints {
-  schemaVersion: number
-}
-
-interface CurveRecord extends CurvePoints {
-  schemaVersion: number
-}
-
-interface PictureRecord {
-  schemaVersion: number
-  dataUrl: string
-}
-
-const store = localforage.createInstance({
-  name: 'rigorous-meter',
-  storeName: 'reviews',
-  description: 'Reviews, readings and traces',
-})
-
-const headKey = (id: string) => `head:${id}`
-const readingsKey = (id: string) => `readings:${id}`
-const traceKey = (id: string, traceId: string) => `trace:${id}:${traceId}`
-const curveKey = (id: string, curveId: string) => `curve:${id}:${curveId}`
-const pictureKey = (id: string, pictureId: string) => `picture:${id}:${pictureId}`
-const journalKey = (id: string) => `rigorous-meter:journal:${id}`
-
-/** A failed write, in plain words. */
-export class StorageError extends Error {
-  constructor(cause: unknown) {
-    const full = cause instanceof DOMException && /quota/i.test(cause.name + cause.message)
-    super(
-      full
-        ? 'The browser’s storage is full, so the last change is not saved. It is still on this screen: take the review away as a file, then make room.'
-        : `The last change could not be saved (${cause instanceof Error ? cause.message : String(cause)}). It is still on this screen: take the review away as a file.`,
-      { cause },
-    )
-    this.name = 'StorageError'
-  }
-}
-
-async function write(run: () => Promise<unknown>): Promise<void> {
-  try {
-    await run()
-  } catch (cause) {
-    throw new StorageError(cause)
-  }
-}
-
-/** All reviews on the shelf, the newest first. */
-export async function listReviews(): Promise<ReviewHead[]> {
-  const heads: ReviewHead[] = []
-  await store.iterate<unknown, void>((value, key) => {
-    if (!key.startsWith('head:')) return
-    const { review, readingCount } = value as HeadRecord
-    heads.push({
-      id: review.id,
-      title: review.title,
-      updatedAt: review.updatedAt,
-      readingCount,
-      setNames: review.sets.map(set =>
-        `${set.make} ${set.model}${set.sample ? ` ${set.sample}` : ''}`.trim(),
-      ),
-    })
-  })
-  return heads.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))
-}
+/** The readings this tab knows to be on the disk, as of which write. */
+const written = new Map<string, { revision: string; readings: Reading[] }>()
 
 /**
  * Reads a review back. A journal left by a tab that closed in the middle of a write is newer and wins.
  * @returns null when there is none of this id.
+ * @throws CoreError `newer-version` or `bad-review`.
  */
 export async function loadReview(id: string): Promise<Review | null> {
+  written.delete(id)
   const { REVIEW_SCHEMA_VERSION, validateReview } = await reviewCore()
-  const journal = await readJournal(id)
-  if (journal) return journal
-  const head = await store.getItem<HeadRecord>(headKey(id))
+  const journalled = await fromJournal(id)
+  if (journalled) return journalled
+  const head = await disk.getItem<HeadRecord>(recordKey.head(id))
   if (!head) return null
   if (head.schemaVersion > REVIEW_SCHEMA_VERSION)
     throw new CoreError(
@@ -108,111 +37,98 @@ export async function loadReview(id: string): Promise<Review | null> {
       'This review was saved by a newer version of the program. Nothing was changed. Reload the page to get that version.',
       { got: head.schemaVersion, known: REVIEW_SCHEMA_VERSION },
     )
-  const readings = await store.getItem<ReadingsRecord>(readingsKey(id))
-  return validateReview({ ...head.review, readings: readings?.readings ?? [] })
+  const readings = await readingsFor(id, head)
+  const review = validateReview({ ...head.review, readings })
+  if (head.revision !== undefined && head.schemaVersion === REVIEW_SCHEMA_VERSION)
+    written.set(id, { revision: head.revision, readings: review.readings })
+  return review
 }
 
-/** Writes a review: journal first (at once, synchronously), then its records, then the journal goes. */
+async function readingsFor(id: string, head: HeadRecord): Promise<Reading[]> {
+  const readings =
+    head.revision === undefined
+      ? ((await disk.getItem<BatchRecord>(recordKey.oldReadings(id)))?.readings ?? [])
+      : await readBatches(id, head.readingCount)
+  if (readings) return readings
+  throw new CoreError(
+    'bad-review',
+    'Some of this review’s readings are missing from the browser’s storage. Nothing was changed.',
+    { review: id },
+  )
+}
+
+async function fromJournal(id: string): Promise<Review | null> {
+  const left = leftJournal(id)
+  if (!left) return null
+  try {
+    const { validateReview } = await reviewCore()
+    if (left.kind === 'whole') return validateReview(left.data)
+    const { head, readingCount, batches } = left.journal
+    const readings = await readBatches(id, readingCount, new Map(batches))
+    if (readings) return validateReview({ ...head, readings })
+  } catch {
+    // What cannot be read is no newer state: the records stand.
+  }
+  removeJournal(id)
+  return null
+}
+
+/**
+ * Writes a review: a journal of what changes first (at once, synchronously), then the batches of readings that
+ * changed, then the head, then the shelf's line; then the journal goes.
+ * @throws StorageError when a record cannot be written; the journal stays.
+ */
 export async function saveReview(review: Review): Promise<void> {
-  writeJournal(review)
-  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  const { readings, ...rest } = review
-  await write(async () => {
-    await store.setItem<ReadingsRecord>(readingsKey(review.id), {
-      schemaVersion: REVIEW_SCHEMA_VERSION,
-      readings,
-    })
-    await store.setItem<HeadRecord>(headKey(review.id), {
-      schemaVersion: REVIEW_SCHEMA_VERSION,
-      review: rest,
-      readingCount: readings.length,
-    })
+  let text = journalOf(review, written.get(review.id)?.readings ?? null)
+  const known = await readingsOnDisk(review.id)
+  if (known === null) text = journalOf(review, null)
+  await write(() => writeRecords(review, known))
+  dropJournal(review.id, text)
+}
+
+function journalOf({ readings, ...head }: Review, known: readonly Reading[] | null): string {
+  return leaveJournal({
+    head,
+    readingCount: readings.length,
+    batches: [...changedBatches(readings, known)],
   })
-  dropJournal(review)
+}
+
+async function writeRecords({ readings, ...head }: Review, known: readonly Reading[] | null): Promise<void> {
+  const { REVIEW_SCHEMA_VERSION: schemaVersion } = await reviewCore()
+  const revision = crypto.randomUUID()
+  const record: HeadRecord = { schemaVersion, review: head, readingCount: readings.length, revision }
+  written.delete(head.id)
+  for (const [index, batch] of changedBatches(readings, known))
+    await disk.setItem<BatchRecord>(recordKey.batch(head.id, index), { schemaVersion, readings: batch })
+  await disk.setItem<HeadRecord>(recordKey.head(head.id), record)
+  await disk.setItem<ReviewHead>(recordKey.shelf(head.id), headOf(record))
+  const count = batchCount(readings.length)
+  if (known === null || batchCount(known.length) > count) await dropSurplus(head.id, count)
+  written.set(head.id, { revision, readings })
+}
+
+/** The readings on the disk, when they are those this tab wrote or read last. */
+async function readingsOnDisk(id: string): Promise<Reading[] | null> {
+  const known = written.get(id)
+  if (!known) return null
+  const head = await disk.getItem<HeadRecord>(recordKey.head(id))
+  return head?.revision === known.revision ? known.readings : null
+}
+
+/** Batches past the last one, and the single record older forms kept. */
+async function dropSurplus(id: string, count: number): Promise<void> {
+  const single = recordKey.oldReadings(id)
+  const surplus = (await disk.keys()).filter(
+    key => key === single || (key.startsWith(`${single}:`) && Number(key.slice(single.length + 1)) >= count),
+  )
+  await Promise.all(surplus.map(key => disk.removeItem(key)))
 }
 
 /** Takes a review with its traces, curves and pictures off the shelf. */
 export async function removeReview(id: string): Promise<void> {
-  localStorage.removeItem(journalKey(id))
-  const keys = (await store.keys()).filter(
-    key =>
-      key === headKey(id) ||
-      key === readingsKey(id) ||
-      ['trace', 'curve', 'picture'].some(kind => key.startsWith(`${kind}:${id}:`)),
-  )
-  await write(() => Promise.all(keys.map(key => store.removeItem(key))))
-}
-
-export async function saveTrace(reviewId: string, traceId: string, points: TracePoints): Promise<void> {
-  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() =>
-    store.setItem<TraceRecord>(traceKey(reviewId, traceId), {
-      schemaVersion: REVIEW_SCHEMA_VERSION,
-      ...points,
-    }),
-  )
-}
-
-/** Points of a trace; null when they are not there. */
-export async function loadTrace(reviewId: string, traceId: string): Promise<TracePoints | null> {
-  const record = await store.getItem<TraceRecord>(traceKey(reviewId, traceId))
-  return record && { frequenciesHz: record.frequenciesHz, levelsDbm: record.levelsDbm }
-}
-
-export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
-  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() =>
-    store.setItem<CurveRecord>(curveKey(reviewId, curveId), {
-      schemaVersion: REVIEW_SCHEMA_VERSION,
-      ...points,
-    }),
-  )
-}
-
-/** Points of a curve; null when they are not there. */
-export async function loadCurve(reviewId: string, curveId: string): Promise<CurvePoints | null> {
-  const record = await store.getItem<CurveRecord>(curveKey(reviewId, curveId))
-  return record && { x: record.x, y: record.y, y2: record.y2 }
-}
-
-/** Keeps a picture as a data URL. */
-export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
-  const { REVIEW_SCHEMA_VERSION } = await reviewCore()
-  await write(() =>
-    store.setItem<PictureRecord>(pictureKey(reviewId, pictureId), {
-      schemaVersion: REVIEW_SCHEMA_VERSION,
-      dataUrl,
-    }),
-  )
-}
-
-/** A picture as a data URL; null when it is not there. */
-export async function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
-  return (await store.getItem<PictureRecord>(pictureKey(reviewId, pictureId)))?.dataUrl ?? null
-}
-
-function writeJournal(review: Review): void {
-  try {
-    localStorage.setItem(journalKey(review.id), JSON.stringify(review))
-  } catch {
-    localStorage.removeItem(journalKey(review.id))
-  }
-}
-
-async function readJournal(id: string): Promise<Review | null> {
-  const text = localStorage.getItem(journalKey(id))
-  if (text === null) return null
-  try {
-    const { validateReview } = await reviewCore()
-    return validateReview(JSON.parse(text))
-  } catch {
-    localStorage.removeItem(journalKey(id))
-    return null
-  }
-}
-
-/** Only the journal of this very state goes; a later one stays for its own write. */
-function dropJournal(review: Review): void {
-  const text = localStorage.getItem(journalKey(review.id))
-  if (text !== null && text === JSON.stringify(review)) localStorage.removeItem(journalKey(review.id))
+  removeJournal(id)
+  written.delete(id)
+  const keys = (await disk.keys()).filter(key => belongsTo(id, key))
+  await write(() => Promise.all(keys.map(key => disk.removeItem(key))))
 }

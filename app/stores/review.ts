@@ -10,7 +10,7 @@ import {
   savePicture,
   saveReview,
   saveTrace,
-} from '~/storage/reviewStorage'
+} from '~/storage'
 import { lockReview, type LockState, type ReviewLock } from '~/storage/reviewLock'
 
 enablePatches()

@@ -11,7 +11,7 @@ import {
   savePicture,
   saveReview,
   saveTrace,
-} from '~/storage/reviewStorage'
+} from '~/storage'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 

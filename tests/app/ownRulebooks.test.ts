@@ -6,7 +6,7 @@ import { useReviewStore } from '~/stores/review'
 import { useUiStore } from '~/stores/ui'
 
 const kept = vi.hoisted(() => ({ review: null as Review | null }))
-vi.mock('~/storage/reviewStorage', () => ({
+vi.mock('~/storage', () => ({
   loadReview: async () => kept.review,
   saveReview: async () => {},
   loadTrace: async () => null,

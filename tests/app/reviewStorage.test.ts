@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
 import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
+import { formThree } from '../support/oldForms'
 import {
   listReviews,
   loadCurve,
@@ -13,14 +14,22 @@ import {
   saveReview,
   saveTrace,
   StorageError,
-} from '~/storage/reviewStorage'
+} from '~/storage'
 
-const disk = vi.hoisted(() => ({ records: new Map<string, unknown>(), full: false, writes: [] as string[] }))
+const disk = vi.hoisted(() => ({
+  records: new Map<string, unknown>(),
+  full: false,
+  writes: [] as string[],
+  reads: [] as string[],
+}))
 
 vi.mock('localforage', () => ({
   default: {
     createInstance: () => ({
-      getItem: async (key: string) => structuredClone(disk.records.get(key)) ?? null,
+      getItem: async (key: string) => {
+        disk.reads.push(key)
+        return structuredClone(disk.records.get(key)) ?? null
+      },
       setItem: async (key: string, value: unknown) => {
         if (disk.full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
         disk.writes.push(key)
@@ -28,13 +37,28 @@ vi.mock('localforage', () => ({
       },
       removeItem: async (key: string) => void disk.records.delete(key),
       keys: async () => [...disk.records.keys()],
-      iterate: async (each: (value: unknown, key: string) => void) =>
-        disk.records.forEach((value, key) => each(value, key)),
     }),
   },
 }))
 
 const journalKey = 'rigorous-meter:journal:demo-fell-race'
+
+const batchKeys = ({ id, readings }: Review): string[] =>
+  Array.from({ length: Math.ceil(readings.length / 256) }, (_, index) => `readings:${id}:${index}`)
+
+/** The review with so many readings, told apart by their remarks. */
+const withReadings = (review: Review, count: number): Review => ({
+  ...review,
+  readings: Array.from({ length: count }, (_, i) => ({ ...review.readings[0]!, id: `many-${i}` })),
+})
+
+/** The two records of a review as form 3 kept it. */
+function putForm3(): void {
+  const { readings, ...head } = formThree()
+  const records = { 'readings:demo-fell-race': { readings }, 'head:demo-fell-race': { review: head } }
+  for (const [key, record] of Object.entries(records))
+    disk.records.set(key, { schemaVersion: 3, readingCount: readings.length, ...record })
+}
 
 describe('keeping reviews in the browser', () => {
   let review: Review
@@ -43,6 +67,7 @@ describe('keeping reviews in the browser', () => {
     disk.records.clear()
     disk.full = false
     disk.writes = []
+    localStorage.clear()
     review = demoReview().review
   })
 
@@ -59,12 +84,13 @@ describe('keeping reviews in the browser', () => {
       levelsDbm: Float64Array.of(-3, -4),
     })
     expect([...disk.records.keys()]).toEqual([
-      'readings:demo-fell-race',
+      ...batchKeys(review),
       'head:demo-fell-race',
+      'shelf:demo-fell-race',
       'trace:demo-fell-race:t1',
     ])
-    for (const record of disk.records.values())
-      expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
+    for (const [key, record] of disk.records)
+      if (!key.startsWith('shelf:')) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadTrace(review.id, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
     expect(await loadTrace(review.id, 't2')).toBeNull()
   })
@@ -77,13 +103,76 @@ describe('keeping reviews in the browser', () => {
       y2: new Float64Array(0),
     })
     await savePicture(review.id, 'p1', 'data:image/jpeg;base64,AAAA')
-    for (const record of disk.records.values())
-      expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
+    for (const key of ['curve:demo-fell-race:c1', 'picture:demo-fell-race:p1'])
+      expect(disk.records.get(key)).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
     expect((await loadCurve(review.id, 'c1'))?.y).toEqual(Float64Array.of(Number.NaN))
     expect(await loadPicture(review.id, 'p1')).toBe('data:image/jpeg;base64,AAAA')
     expect([await loadCurve(review.id, 'c2'), await loadPicture(review.id, 'p2')]).toEqual([null, null])
     await removeReview(review.id)
     expect(disk.records.size).toBe(0)
+  })
+
+  it('writes only the batch a reading falls into, and none when the head changes', async () => {
+    const many = withReadings(review, 600)
+    await saveReview(many)
+    disk.writes = []
+    await saveReview({ ...many, readings: [...many.readings, { ...many.readings[0]!, id: 'last' }] })
+    expect(disk.writes).toEqual(['readings:demo-fell-race:2', 'head:demo-fell-race', 'shelf:demo-fell-race'])
+    const found = (await loadReview(review.id))!
+    expect(found.readings.map(({ id }) => id).slice(-2)).toEqual(['many-599', 'last'])
+    disk.writes = []
+    await saveReview({ ...found, title: 'Other' })
+    expect(disk.writes).toEqual(['head:demo-fell-race', 'shelf:demo-fell-race'])
+  })
+
+  it('takes away the batches that readings no longer reach', async () => {
+    const many = withReadings(review, 600)
+    await saveReview(many)
+    await saveReview({ ...many, readings: many.readings.slice(0, 256) })
+    expect([...disk.records.keys()].filter(key => key.startsWith('readings:'))).toEqual([
+      'readings:demo-fell-race:0',
+    ])
+    expect((await loadReview(review.id))?.readings).toHaveLength(256)
+  })
+
+  it('writes every batch over when another tab wrote in between', async () => {
+    const many = withReadings(review, 600)
+    await saveReview(many)
+    const head = disk.records.get('head:demo-fell-race') as object
+    disk.records.set('head:demo-fell-race', { ...head, revision: 'of another tab' })
+    disk.records.delete('readings:demo-fell-race:0')
+    await saveReview({ ...many, title: 'Mine' })
+    expect(await loadReview(review.id)).toEqual({ ...many, title: 'Mine' })
+  })
+
+  it('says that readings are missing instead of opening without them', async () => {
+    await saveReview(withReadings(review, 600))
+    disk.records.delete('readings:demo-fell-race:1')
+    await expect(loadReview(review.id)).rejects.toThrowError(/readings are missing/)
+  })
+
+  it('opens and lists what form 3 kept, and keeps it in batches from then on', async () => {
+    putForm3()
+    expect(await listReviews()).toMatchObject([{ id: 'demo-fell-race', setNames: expect.any(Array) }])
+    const opened = (await loadReview('demo-fell-race'))!
+    expect(opened.readings.length).toBeGreaterThan(100)
+    await saveReview({ ...opened, title: 'Touched' })
+    expect([...disk.records.keys()]).not.toContain('readings:demo-fell-race')
+    expect(await loadReview('demo-fell-race')).toEqual({ ...opened, title: 'Touched' })
+  })
+
+  it('takes up the whole review that an older version left as its journal', async () => {
+    putForm3()
+    localStorage.setItem(journalKey, JSON.stringify({ ...formThree(), title: 'Left by form 3' }))
+    expect((await loadReview('demo-fell-race'))?.title).toBe('Left by form 3')
+  })
+
+  it('lists from one small record a review, not from the reviews', async () => {
+    await saveReview(review)
+    await listReviews()
+    disk.reads = []
+    await listReviews()
+    expect(disk.reads).toEqual(['shelf:demo-fell-race'])
   })
 
   it('writes the journal before the records and drops it after', async () => {
@@ -93,10 +182,20 @@ describe('keeping reviews in the browser', () => {
     expect(localStorage.getItem(journalKey)).toBeNull()
   })
 
-  it('takes up a journal that was left, and throws away a broken one', async () => {
-    await saveReview(review)
-    localStorage.setItem(journalKey, JSON.stringify({ ...review, title: 'Newer' }))
-    expect((await loadReview(review.id))?.title).toBe('Newer')
+  it('takes up a journal of what changed, and throws away a broken one', async () => {
+    const many = withReadings(review, 600)
+    await saveReview(many)
+    disk.full = true
+    const newer = {
+      ...many,
+      title: 'Newer',
+      readings: [...many.readings, { ...many.readings[0]!, id: 'last' }],
+    }
+    await expect(saveReview(newer)).rejects.toThrowError(StorageError)
+    disk.full = false
+    const journal = JSON.parse(localStorage.getItem(journalKey)!) as { batches: [number, unknown[]][] }
+    expect(journal.batches.map(([index, readings]) => [index, readings.length])).toEqual([[2, 89]])
+    expect(await loadReview(review.id)).toEqual(newer)
     localStorage.setItem(journalKey, '{"half": ')
     expect((await loadReview(review.id))?.title).toBe(review.title)
     expect(localStorage.getItem(journalKey)).toBeNull()
@@ -126,7 +225,11 @@ describe('keeping reviews in the browser', () => {
     await saveTrace(review.id, 't1', { frequenciesHz: new Float64Array(1), levelsDbm: new Float64Array(1) })
     await saveReview({ ...review, id: 'neighbour' })
     await removeReview(review.id)
-    expect([...disk.records.keys()]).toEqual(['readings:neighbour', 'head:neighbour'])
+    expect([...disk.records.keys()]).toEqual([
+      ...batchKeys({ ...review, id: 'neighbour' }),
+      'head:neighbour',
+      'shelf:neighbour',
+    ])
   })
 
   it('refuses a record of a newer form and a damaged one', async () => {

@@ -11,7 +11,7 @@ const kept = vi.hoisted(() => ({
   onChange: null as ((state: 'mine' | 'elsewhere') => void) | null,
 }))
 
-vi.mock('~/storage/reviewStorage', () => ({
+vi.mock('~/storage', () => ({
   loadReview: async () => kept.review,
   saveReview: async (review: Review) => {
     if (kept.fail) throw kept.fail

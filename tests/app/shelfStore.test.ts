@@ -10,7 +10,7 @@ const disk = vi.hoisted(() => ({
   pictures: new Map<string, string>(),
 }))
 
-vi.mock('~/storage/reviewStorage', () => ({
+vi.mock('~/storage', () => ({
   listReviews: async () =>
     [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({
       id,

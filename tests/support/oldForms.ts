@@ -12,7 +12,7 @@ interface OldReview extends Plain {
 
 /** A fixture that was written by an earlier version. */
 export function fixture<T>(name: string): T {
-  const bytes = readFileSync(new URL(`../fixtures/${name}.json.gz`, import.meta.url))
+  const bytes = readFileSync(`tests/fixtures/${name}.json.gz`)
   return JSON.parse(gunzipSync(bytes).toString()) as T
 }
 
