@@ -3,7 +3,10 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const shared = { plugins: [vue()], resolve: { alias: { '#core': folder('./core'), '~': folder('./app') } } }
+/** The build of Joi the browser gets: it lacks a few things the one for Node has. */
+const joi = folder('./node_modules/joi/dist/joi-browser.min.mjs')
+const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
+const shared = { plugins: [vue()], resolve: { alias } }
 
 export default defineConfig({
   test: {

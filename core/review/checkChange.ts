@@ -65,9 +65,8 @@ function refusalOf(schema: Joi.Schema, value: unknown): CoreError<'bad-review'> 
 
 /** Only the length of a list is looked at: its items are checked one by one where they were touched. */
 function tooMany(schema: Joi.Schema, length: number): CoreError<'bad-review'> | null {
-  const most = (schema.describe() as { rules?: { name: string; args: { limit: number } }[] }).rules?.find(
-    ({ name }) => name === 'max',
-  )?.args.limit
+  const rule = schema.$_getRule('max') as { args: { limit: number } } | undefined
+  const most = rule?.args.limit
   return most !== undefined && length > most
     ? new CoreError('bad-review', `This was not kept: at most ${most} of these can be in a review.`, {
         why: `${length} of ${most}`,
