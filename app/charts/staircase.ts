@@ -1,4 +1,11 @@
-import { type Chain, type Instrument, levelStairs, levelStairsFromWatts, type Stair } from '#core/chain'
+import {
+  type Chain,
+  type Instrument,
+  type LevelStairs,
+  levelStairs,
+  levelStairsFromWatts,
+  type Stair,
+} from '#core/chain'
 import { dbmFromWatts, printDbm, printSigned } from '#core/quantity'
 
 export interface StaircaseInput {
@@ -49,50 +56,65 @@ export function buildStaircase(input: StaircaseInput): StaircaseDrawing {
       ? null
       : levelStairs(chain, instrument, { startDbm: limitDbm, frequencyHz: harmonicHz(carrierHz, instrument) })
   const columnWidth = width / (chain.parts.length + 2)
-  const levels = [
-    carrier.startDbm,
-    carrier.atInstrumentDbm,
-    harmonic?.startDbm,
-    harmonic?.atInstrumentDbm,
-    ...(instrument?.kind === 'power-meter'
-      ? [dbmFromWatts(instrument.maxInputW) + 4]
-      : instrument
-        ? [
-            (instrument.kind === 'receiver' ? instrument.overloadDbm - 60 : instrument.floorDbm) - 8,
-            instrument.damageDbm + 8,
-          ]
-        : [null]),
-  ].filter((level): level is number => level !== null && level !== undefined && Number.isFinite(level))
-  const highest = Math.ceil((Math.max(...levels) + 2) / 20) * 20
-  const lowest = Math.floor((Math.min(...levels) - 2) / 20) * 20
+  const { highest, lowest } = rangeOf([
+    ...[carrier.startDbm, carrier.atInstrumentDbm, harmonic?.startDbm, harmonic?.atInstrumentDbm],
+    ...instrumentLevels(instrument),
+  ])
   const y = (levelDbm: number) => TOP + ((highest - levelDbm) / (highest - lowest)) * (height - TOP - BOTTOM)
 
-  const carrierRun = stairPath(carrier.startDbm, carrier.stairs, {
-    columnWidth,
-    y,
-    width,
-    parts: chain.parts.length,
-  })
-  const limitRun =
-    harmonic && limitDbm !== null
-      ? stairPath(limitDbm, harmonic.stairs, { columnWidth, y, width, parts: chain.parts.length })
-      : null
+  const layout = { columnWidth, y, width, parts: chain.parts.length }
+  const carrierRun = stairPath(carrier.startDbm, carrier.stairs, layout)
+  const limitRun = harmonic && limitDbm !== null ? stairPath(limitDbm, harmonic.stairs, layout) : NO_RUN
   return {
     startDbm: carrier.startDbm,
     atInstrumentDbm: carrier.atInstrumentDbm,
     stairs: carrier.stairs,
     carrierPath: carrierRun.path,
     carrierEnd: carrierRun.end,
-    limitPath: limitRun?.path ?? null,
-    limitEnd: limitRun?.end ?? null,
+    limitPath: limitRun.path,
+    limitEnd: limitRun.end,
     carrierLabelY: y(carrier.startDbm) + 20,
-    limitLabelY: limitDbm !== null && limitRun ? y(limitDbm) + 20 : null,
+    limitLabelY: limitDbm !== null && limitRun.path ? y(limitDbm) + 20 : null,
     zones: zones(instrument, { x: width - columnWidth + 4, width: columnWidth - 12, y, highest, lowest }),
-    gridLines: Array.from({ length: (highest - lowest) / 20 + 1 }, (_unused, i) => highest - 20 * i).map(
-      levelDbm => ({ levelDbm, y: y(levelDbm), label: printSigned(levelDbm, 0) }),
-    ),
-    spoken: `The carrier starts at ${printDbm(carrier.startDbm)} and reaches the instrument at ${carrier.atInstrumentDbm === null ? 'an unknown level' : printDbm(carrier.atInstrumentDbm)}.`,
+    gridLines: gridLevels(lowest, highest).map(levelDbm => ({
+      levelDbm,
+      y: y(levelDbm),
+      label: printSigned(levelDbm, 0),
+    })),
+    spoken: spokenOf(carrier),
   }
+}
+
+/** Levels between two lines of the grid, dB. */
+const GRID_DB = 20
+
+const NO_RUN = { path: null, end: null }
+
+/** The lines of the grid that hold all levels that are known, dBm. */
+function rangeOf(levels: readonly (number | null | undefined)[]): { lowest: number; highest: number } {
+  const known = levels.filter(
+    (level): level is number => level !== null && level !== undefined && Number.isFinite(level),
+  )
+  return {
+    highest: Math.ceil((Math.max(...known) + 2) / GRID_DB) * GRID_DB,
+    lowest: Math.floor((Math.min(...known) - 2) / GRID_DB) * GRID_DB,
+  }
+}
+
+const gridLevels = (lowest: number, highest: number): number[] =>
+  Array.from({ length: (highest - lowest) / GRID_DB + 1 }, (_unused, i) => highest - GRID_DB * i)
+
+/** The levels of the instrument's own that the picture must reach, dBm. */
+function instrumentLevels(instrument: Instrument | undefined): number[] {
+  if (!instrument) return []
+  if (instrument.kind === 'power-meter') return [dbmFromWatts(instrument.maxInputW) + 4]
+  const lowest = instrument.kind === 'receiver' ? instrument.overloadDbm - 60 : instrument.floorDbm
+  return [lowest - 8, instrument.damageDbm + 8]
+}
+
+function spokenOf({ startDbm, atInstrumentDbm }: LevelStairs): string {
+  const reaches = atInstrumentDbm === null ? 'an unknown level' : printDbm(atInstrumentDbm)
+  return `The carrier starts at ${printDbm(startDbm)} and reaches the instrument at ${reaches}.`
 }
 
 function harmonicHz(carrierHz: number, instrument: Instrument): number {

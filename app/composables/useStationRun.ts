@@ -62,6 +62,11 @@ export function useStationRun(stationId: string) {
     })
   }
 
+  /** What a field would say, shown before it is kept. */
+  function showDraft(value: Kept | null): void {
+    draft.value = value
+  }
+
   function toStep(offset: number): void {
     const next = steps.value[stepIndex.value + offset]
     if (next) chooseStep(next.id)
@@ -84,6 +89,7 @@ export function useStationRun(stationId: string) {
     step,
     stepIndex,
     draft,
+    showDraft,
     result,
     checks,
     unsafe,

@@ -156,13 +156,12 @@ const api = {
   gather: (
     files: readonly File[],
     choice: RecordingChoice,
-    settings: AnalysisSettings,
-    stretch: { from: number; to: number },
+    what: { settings: AnalysisSettings; stretch: { from: number; to: number } },
     onProgress: (share: number) => void,
   ): Promise<RecordingAnswer<GatheredStretch>> =>
     answer(async () => {
-      const gathered = await gatherStretch(await samples(files, choice), settings, {
-        ...stretch,
+      const gathered = await gatherStretch(await samples(files, choice), what.settings, {
+        ...what.stretch,
         engine: await engineOf(),
         onProgress,
       })

@@ -107,7 +107,7 @@ export async function analyseRecording(input: AnalyseInput): Promise<RecordingAn
   const own = { ...settings, columns: Math.ceil(settings.columns / stretches.length) }
   const gathered = await Promise.all(
     stretches.map((stretch, i) =>
-      asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, own, stretch, told(i))),
+      asked<GatheredStretch>(now, now.remotes[i]!.gather(files, choice, { settings: own, stretch }, told(i))),
     ),
   )
   return asked(

@@ -77,13 +77,11 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
   const { chain, instrument } = input
   if (!instrument)
     return [
-      check(
-        'instrument',
-        'danger',
-        'This chain ends in no instrument.',
-        'Choose one before keying up.',
-        'No instrument',
-      ),
+      check('instrument', 'danger', {
+        title: 'This chain ends in no instrument.',
+        text: 'Choose one before keying up.',
+        lamp: 'No instrument',
+      }),
     ]
   const stairs = levelStairsFromWatts(chain, instrument, {
     powerW: input.powerW,
@@ -108,12 +106,9 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
 function check(
   id: string,
   severity: CheckSeverity,
-  title: string,
-  text = '',
-  lamp: string | null = null,
-  partId: string | null = null,
+  said: Pick<BenchCheck, 'title'> & Partial<BenchCheck>,
 ): BenchCheck {
-  return { id, severity, title, text, lamp, partId }
+  return { id, severity, text: '', lamp: null, partId: null, ...said }
 }
 
 function powerInWords(input: BenchCheckInput): string {
@@ -125,13 +120,11 @@ function powerInWords(input: BenchCheckInput): string {
 function openEnd(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   return chainPath(input.chain, instrument).endsOpen
     ? [
-        check(
-          'open',
-          'danger',
-          `${instrument.name} is in line, and no load stands behind it.`,
-          'Keying up would feed an open end. Put a load at the end of the row.',
-          'No load on the chain',
-        ),
+        check('open', 'danger', {
+          title: `${instrument.name} is in line, and no load stands behind it.`,
+          text: 'Keying up would feed an open end. Put a load at the end of the row.',
+          lamp: 'No load on the chain',
+        }),
       ]
     : []
 }
@@ -140,13 +133,11 @@ function unknownLoss(input: BenchCheckInput, instrument: Instrument, stairs: Lev
   if (stairs.atInstrumentDbm !== null) return []
   const answer = chainLossAt(input.chain, instrument, input.carrierHz)
   return [
-    check(
-      'loss-unknown',
-      'danger',
-      `The loss of this chain is not known at ${printMhz(input.carrierHz)}.`,
-      answer.known ? '' : `${answer.why} Without it nobody can tell what reaches the instrument.`,
-      'Chain loss unknown',
-    ),
+    check('loss-unknown', 'danger', {
+      title: `The loss of this chain is not known at ${printMhz(input.carrierHz)}.`,
+      text: answer.known ? '' : `${answer.why} Without it nobody can tell what reaches the instrument.`,
+      lamp: 'Chain loss unknown',
+    }),
   ]
 }
 
@@ -176,27 +167,23 @@ function heatOfPart(input: BenchCheckInput, part: Part, keyedW: number): BenchCh
     return keyedW < 0.05
       ? []
       : [
-          check(
-            `heat:${part.id}`,
-            'caution',
-            `${part.name} has no power rating on record, and ${verb} ${printWatts(keyedW, 2)}.`,
-            'Find its rating before a long key-down.',
-            `${part.name}: rating not known`,
-            part.id,
-          ),
+          check(`heat:${part.id}`, 'caution', {
+            title: `${part.name} has no power rating on record, and ${verb} ${printWatts(keyedW, 2)}.`,
+            text: 'Find its rating before a long key-down.',
+            lamp: `${part.name}: rating not known`,
+            partId: part.id,
+          }),
         ]
   const conditions = input.conditions ?? HEAT_DEFAULTS
   const result = partHeat(part, keyedW, conditions)
   const rating = ratingInWords(part, result, conditions)
   const bad = (severity: CheckSeverity, text: string, lamp: string) => [
-    check(
-      `heat:${part.id}`,
-      severity,
-      `${part.name} is rated ${rating}, and ${verb} ${printWatts(keyedW, 2)} at ${powerInWords(input)}.`,
+    check(`heat:${part.id}`, severity, {
+      title: `${part.name} is rated ${rating}, and ${verb} ${printWatts(keyedW, 2)} at ${powerInWords(input)}.`,
       text,
       lamp,
-      part.id,
-    ),
+      partId: part.id,
+    }),
   ]
   if (result.mayBeKeyedS === 0)
     return bad('danger', 'Do not key up: put a larger one nearest the radio.', `${part.name} too small`)
@@ -220,14 +207,12 @@ function heatOfPart(input: BenchCheckInput, part: Part, keyedW: number): BenchCh
     )
   return soaks(part)
     ? [
-        check(
-          `heat:${part.id}`,
-          'ok',
-          `${part.name} takes up ${printWatts(keyedW, 2)} of its ${rating}.`,
-          '',
-          keyedW > 0.1 * result.ratingW! || part.kind === 'load' ? `${part.name} within its rating` : null,
-          part.id,
-        ),
+        check(`heat:${part.id}`, 'ok', {
+          title: `${part.name} takes up ${printWatts(keyedW, 2)} of its ${rating}.`,
+          lamp:
+            keyedW > 0.1 * result.ratingW! || part.kind === 'load' ? `${part.name} within its rating` : null,
+          partId: part.id,
+        }),
       ]
     : []
 }
@@ -248,37 +233,30 @@ function throughPorts(input: BenchCheckInput): BenchCheck[] {
   return input.chain.parts
     .filter(({ kind }) => kind === 'sampler' || kind === 'coupler')
     .map(part =>
-      check(
-        `through:${part.id}`,
-        'note',
-        `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`,
-        'The load does not stand in this row; look that it is there.',
-        null,
-        part.id,
-      ),
+      check(`through:${part.id}`, 'note', {
+        title: `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`,
+        text: 'The load does not stand in this row; look that it is there.',
+        partId: part.id,
+      }),
     )
 }
+
+const AGES = ['today', 'yesterday']
 
 function calibrations(input: BenchCheckInput): BenchCheck[] {
   if (!input.calibration) return []
   return calibrationAges(input.chain, input.calibration).map(({ partId, partName, days, stale }) =>
     stale
-      ? check(
-          `calibration:${partId}`,
-          'caution',
-          `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`,
-          'Measure this path again before you rely on it.',
-          'Calibration out of date',
+      ? check(`calibration:${partId}`, 'caution', {
+          title: `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`,
+          text: 'Measure this path again before you rely on it.',
+          lamp: 'Calibration out of date',
           partId,
-        )
-      : check(
-          `calibration:${partId}`,
-          'ok',
-          `${partName} was measured ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`,
-          '',
-          null,
+        })
+      : check(`calibration:${partId}`, 'ok', {
+          title: `${partName} was measured ${AGES[days] ?? `${days} days ago`}.`,
           partId,
-        ),
+        }),
   )
 }
 
@@ -293,44 +271,35 @@ function analyserWindow(
   const arrives = `The carrier reaches ${analyser.name} at ${printDbm(level)}`
   if (below <= 0)
     return [
-      check(
-        'damage',
-        'danger',
-        `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`,
-        `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`,
-        `${short(analyser)} would be damaged`,
-      ),
+      check('damage', 'danger', {
+        title: `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`,
+        text: `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`,
+        lamp: `${short(analyser)} would be damaged`,
+      }),
     ]
   const checks: BenchCheck[] = []
   if (below < NEAR_DAMAGE_DB)
     checks.push(
-      check(
-        'damage',
-        'caution',
-        `${arrives}, only ${printDb(below)} below damage.`,
-        'A radio that makes more than it claims would break it. Add a pad.',
-        `${short(analyser)} ${printDb(below, 0)} below damage`,
-      ),
+      check('damage', 'caution', {
+        title: `${arrives}, only ${printDb(below)} below damage.`,
+        text: 'A radio that makes more than it claims would break it. Add a pad.',
+        lamp: `${short(analyser)} ${printDb(below, 0)} below damage`,
+      }),
     )
   if (level > analyser.overloadDbm)
     checks.push(
-      check(
-        'overload',
-        'caution',
-        `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`,
-        `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`,
-        below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded',
-      ),
+      check('overload', 'caution', {
+        title: `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`,
+        text: `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`,
+        lamp: below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded',
+      }),
     )
   if (checks.length === 0)
     checks.push(
-      check(
-        'damage',
-        'ok',
-        `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`,
-        '',
-        `${short(analyser)} ${printDb(below, 0)} below damage`,
-      ),
+      check('damage', 'ok', {
+        title: `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`,
+        lamp: `${short(analyser)} ${printDb(below, 0)} below damage`,
+      }),
     )
   return checks
 }
@@ -344,32 +313,25 @@ function meterWindow(meter: PowerMeter, stairs: LevelStairs, input: BenchCheckIn
   const powerW = wattsFromDbm(stairs.atInstrumentDbm)
   if (powerW > meter.maxInputW * 1.0001)
     return [
-      check(
-        'damage',
-        'danger',
-        `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`,
-        'Do not key up.',
-        'Meter would be damaged',
-      ),
+      check('damage', 'danger', {
+        title: `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`,
+        text: 'Do not key up.',
+        lamp: 'Meter would be damaged',
+      }),
     ]
   if (powerW > meter.fullScaleW * 1.0001)
     return [
-      check(
-        'overload',
-        'caution',
-        `${printWatts(powerW, 2)} is beyond the ${printClaimW(meter.fullScaleW)} full scale of ${meter.name}.`,
-        'Choose its larger range, or it cannot be read.',
-        'Meter off its scale',
-      ),
+      check('overload', 'caution', {
+        title: `${printWatts(powerW, 2)} is beyond the ${printClaimW(meter.fullScaleW)} full scale of ${meter.name}.`,
+        text: 'Choose its larger range, or it cannot be read.',
+        lamp: 'Meter off its scale',
+      }),
     ]
   return [
-    check(
-      'damage',
-      'ok',
-      `${meter.name} gets ${printWatts(powerW, 2)} of its ${printClaimW(meter.maxInputW)}.`,
-      '',
-      'Meter within its range',
-    ),
+    check('damage', 'ok', {
+      title: `${meter.name} gets ${printWatts(powerW, 2)} of its ${printClaimW(meter.maxInputW)}.`,
+      lamp: 'Meter within its range',
+    }),
   ]
 }
 
@@ -393,22 +355,19 @@ function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnalyser): 
   if (worstDb === Infinity) return []
   if (short.length === 0)
     return [
-      check(
-        'floor',
-        'ok',
-        `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`,
-      ),
+      check('floor', 'ok', {
+        title: `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`,
+      }),
     ]
   return [
-    check(
-      'floor',
-      'caution',
-      worstDb > 0
-        ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.`
-        : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`,
-      `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`,
-      'Noise too near the limit',
-    ),
+    check('floor', 'caution', {
+      title:
+        worstDb > 0
+          ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.`
+          : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`,
+      text: `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`,
+      lamp: 'Noise too near the limit',
+    }),
   ]
 }
 
@@ -417,14 +376,12 @@ function reach(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   if (words === null)
     return input.highestHarmonic > 1
       ? [
-          check(
-            'reach',
-            'ok',
-            `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ${instrument.name}.`,
-          ),
+          check('reach', 'ok', {
+            title: `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ${instrument.name}.`,
+          }),
         ]
       : []
-  return [check('reach', 'note', `${words}.`, 'Reported as not covered, never as clean.')]
+  return [check('reach', 'note', { title: `${words}.`, text: 'Reported as not covered, never as clean.' })]
 }
 
 function offset(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
@@ -441,24 +398,20 @@ function offset(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   const set = input.chain.offsetOnInstrumentDb
   if (set === 0)
     return [
-      check(
-        'offset',
-        'ok',
-        `Offset if you want the instrument to show the radio: ${wanted.join(', ')}.`,
-        'Now set to 0: type what it shows, the chain is added here.',
-      ),
+      check('offset', 'ok', {
+        title: `Offset if you want the instrument to show the radio: ${wanted.join(', ')}.`,
+        text: 'Now set to 0: type what it shows, the chain is added here.',
+      }),
     ]
   const off = Math.max(...losses.map(lossDb => Math.abs(set - lossDb)))
   const title = `The instrument is said to add ${printSigned(set, 2)} dB; the chain asks for ${wanted.join(', ')}.`
   return off > 1
     ? [
-        check(
-          'offset',
-          'caution',
+        check('offset', 'caution', {
           title,
-          `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, as long as the instrument really is set to ${printSigned(set, 2)} dB.`,
-          `Offset ${printSigned(set, 1)} dB on the instrument`,
-        ),
+          text: `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, as long as the instrument really is set to ${printSigned(set, 2)} dB.`,
+          lamp: `Offset ${printSigned(set, 1)} dB on the instrument`,
+        }),
       ]
-    : [check('offset', 'ok', title, 'The difference is put right here.')]
+    : [check('offset', 'ok', { title, text: 'The difference is put right here.' })]
 }

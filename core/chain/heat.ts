@@ -67,14 +67,7 @@ export function partHeat(part: Part, keyedW: number, conditions: HeatConditions)
   const peakW = part.peakW ?? ratingW
   const averagingS = averagingTimeS(part)
   const averageW = averageOver(keyedW, duty, averagingS)
-  const bears =
-    ratingW === null || peakW === null
-      ? 0
-      : keyedW > peakW * TOLERANCE
-        ? 0
-        : ratingW >= keyedW / TOLERANCE
-          ? averagingS
-          : (averagingS * ratingW) / keyedW
+  const bears = mayBeKeyedS(keyedW, { ratingW, peakW, averagingS })
   return {
     ratingW,
     peakW,
@@ -99,4 +92,14 @@ function averageOver(keyedW: number, duty: Duty, averagingS: number): number {
   if (duty.keyedS >= averagingS || cycleS <= 0) return keyedW
   if (cycleS >= averagingS) return (keyedW * duty.keyedS) / averagingS
   return (keyedW * duty.keyedS) / cycleS
+}
+
+/** How long a part may be keyed within its averaging time, s. */
+function mayBeKeyedS(
+  keyedW: number,
+  part: { ratingW: number | null; peakW: number | null; averagingS: number },
+): number {
+  const { ratingW, peakW, averagingS } = part
+  if (ratingW === null || peakW === null || keyedW > peakW * TOLERANCE) return 0
+  return ratingW >= keyedW / TOLERANCE ? averagingS : (averagingS * ratingW) / keyedW
 }

@@ -17,35 +17,36 @@ export function instrumentContributions(
       ? instrument.resolution
       : percentAsDb(100, { scaleW: instrument.resolution, readingW })
   const stepDb = Math.max(displayDb, reading.resolutionDb)
-  const accuracy =
-    instrument.kind === 'spectrum-analyser'
-      ? analyserContributions(instrument)
-      : instrument.kind === 'receiver'
-        ? [
-            contribution({
-              id: `receiver:${instrument.id}`,
-              group: 'instrument',
-              label: instrument.name,
-              distribution: 'rectangular',
-              halfWidth: instrument.ratioDb,
-              assumed: instrument.assumed,
-            }),
-          ]
-        : [
-            powerShareContribution(
-              { id: `meter:${instrument.id}`, label: instrument.name, assumed: instrument.assumed },
-              instrument.accuracyPercent,
-              { scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW, readingW },
-            ),
-          ]
   return [
-    ...accuracy,
+    ...accuracyOf(instrument, readingW),
     contribution({
       id: 'resolution',
       group: 'resolution',
       label: 'Last digit of the display',
       distribution: 'rectangular',
       halfWidth: stepDb / 2,
+    }),
+  ]
+}
+
+function accuracyOf(instrument: Instrument, readingW: number): Contribution[] {
+  if (instrument.kind === 'spectrum-analyser') return analyserContributions(instrument)
+  const { name: label, assumed } = instrument
+  if (instrument.kind === 'power-meter')
+    return [
+      powerShareContribution({ id: `meter:${instrument.id}`, label, assumed }, instrument.accuracyPercent, {
+        scaleW: instrument.accuracyOf === 'reading' ? readingW : instrument.fullScaleW,
+        readingW,
+      }),
+    ]
+  return [
+    contribution({
+      id: `receiver:${instrument.id}`,
+      group: 'instrument',
+      label,
+      distribution: 'rectangular',
+      halfWidth: instrument.ratioDb,
+      assumed,
     }),
   ]
 }

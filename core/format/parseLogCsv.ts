@@ -25,7 +25,7 @@ export function parseLogCsv(text: string, fileName: string, options: { bareUnit:
     throw badFile(fileName, null, `it has more than ${MOST_ROWS} rows, which no log of power has`)
   const header =
     secondsOf(rows[0]!.text.split(delimiter)[0]!) === null ? (rows[0]!.text.split(delimiter)[1] ?? '') : ''
-  const bareUnit = /dbm/i.test(header) ? 'dBm' : /\bw\b|watt/i.test(header) ? 'W' : options.bareUnit
+  const bareUnit = unitIn(header) ?? options.bareUnit
   const body = header || secondsOf(rows[0]!.text.split(delimiter)[0]!) === null ? rows.slice(1) : rows
   const found = body.map(({ number, text: line }) => {
     const [time = '', power = ''] = line.split(delimiter)
@@ -50,4 +50,9 @@ function secondsOf(text: string): number | null {
   const clock = /(?:^|\s|T)(?:(\d{1,2}):)?(\d{1,2}):(\d{1,2}(?:\.\d+)?)Z?$/.exec(plain)
   if (clock) return Number(clock[1] ?? 0) * 3600 + Number(clock[2]) * 60 + Number(clock[3])
   return /^\d+(\.\d+)?\s*s?$/.test(plain) ? parseFloat(plain) : null
+}
+
+function unitIn(header: string): 'dBm' | 'W' | null {
+  if (/dbm/i.test(header)) return 'dBm'
+  return /\bw\b|watt/i.test(header) ? 'W' : null
 }

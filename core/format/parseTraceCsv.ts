@@ -1,6 +1,15 @@
-import { dsvFormat } from 'd3-dsv'
 import { dbmFromDbuvPd } from '../quantity'
 import type { TracePoints } from '../review'
+import { type CellReader, cellReader, DELIMITER_WORDS, findDelimiter, quoted } from './csvCells'
+import {
+  CLOCK_TIME,
+  columnsOf,
+  frequencyUnitOf,
+  levelUnitOf,
+  resolutionBandwidthIn,
+  type TraceColumns,
+} from './traceColumns'
+import { highestOfSweeps, inOrder } from './traceOrder'
 import { badFile, traceText } from './traceText'
 
 /** A trace read from a file, at the instrument's level. */
@@ -14,21 +23,12 @@ export interface ParsedTrace extends TracePoints {
   understood: string[]
 }
 
-type Delimiter = ';' | '\t' | ','
-
-const DELIMITER_WORDS: Record<Delimiter, string> = { ';': 'semicolons', '\t': 'tabs', ',': 'commas' }
-const NUMBER_POINT = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i
-const NUMBER_COMMA = /^[+-]?(\d+,?\d*|,\d+)(e[+-]?\d+)?$/i
-const UNIT_HZ: Record<string, number> = { hz: 1, khz: 1e3, mhz: 1e6, ghz: 1e9 }
-
 /**
  * Reads a trace of frequency and level: comma, semicolon or tab between, point or comma as decimal mark,
- * header or none,
- * comment lines, byte-order mark, any line ending. Further columns may hold other levels (a live and a held
- * trace: `levelColumn`
- * chooses) or, headed so, the time: of several sweeps one below the other the highest level at each frequency
- * is taken. Rows are put in
- * rising order of frequency. Nothing is skipped in silence: a cell that is no number refuses the file.
+ * header or none, comment lines, byte-order mark, any line ending. Further columns may hold other levels (a
+ * live and a held trace: `levelColumn` chooses) or, headed so, the time: of several sweeps one below the other
+ * the highest level at each frequency is taken. Rows are put in rising order of frequency. Nothing is skipped
+ * in silence: a cell that is no number refuses the file.
  * @throws CoreError `bad-file` or `too-large`, in plain words and with the line.
  */
 export function parseTraceCsv(
@@ -36,6 +36,56 @@ export function parseTraceCsv(
   fileName: string,
   options: { levelColumn?: number } = {},
 ): ParsedTrace {
+  const table = tableOf(text, fileName)
+  const { header, columns } = table
+  const levelColumn = levelColumnOf(table, options.levelColumn)
+  const asWritten = numbersIn(table, 'frequency', columns.frequency)
+  const frequencyUnit = frequencyUnitOf(header[columns.frequency], asWritten)
+  const levelUnit = levelUnitOf(header[levelColumn])
+  if (levelUnit === null)
+    throw badFile(
+      fileName,
+      table.headerLine,
+      `its level column is headed “${quoted(header[levelColumn])}”; known here are dBm and dBµV`,
+    )
+  const frequencies = asWritten.map(value => Math.round(value * frequencyUnit.factor * 1e3) / 1e3)
+  const levels = numbersIn(table, 'level', levelColumn).map(value =>
+    levelUnit.dbuv ? dbmFromDbuvPd(value) : value,
+  )
+  refuseWhatCannotBe(table, frequencies, levels)
+  const sorted = inOrder(frequencies, levels)
+  const folded = columns.time === null ? { points: sorted.points, sweeps: 1 } : highestOfSweeps(sorted.points)
+  return {
+    ...folded.points,
+    levelColumns: columns.levels,
+    levelColumn,
+    resolutionBandwidthHz: resolutionBandwidthIn(table.preamble),
+    understood: [
+      `${folded.points.frequenciesHz.length} points, columns parted by ${DELIMITER_WORDS[table.reader.delimiter]}.`,
+      `Frequency ${frequencyUnit.words}; level ${levelUnit.words}.`,
+      ...columnsTaken(table, levelColumn),
+      ...(folded.sweeps > 1
+        ? [`${folded.sweeps} sweeps in order of time; the highest level at each frequency was taken.`]
+        : []),
+      ...(sorted.wasSorted ? [] : ['The rows were not in order of frequency and were sorted.']),
+    ],
+  }
+}
+
+/** The figures of a file, and what stands above them. */
+interface Table {
+  fileName: string
+  reader: CellReader
+  preamble: string[]
+  header: string[]
+  headerLine: number | null
+  columns: TraceColumns
+  /** How many columns the first row of figures has. */
+  wide: number
+  rows: { line: number; cells: string[] }[]
+}
+
+function tableOf(text: string, fileName: string): Table {
   const { comments, rows } = traceText(text, fileName)
   const delimiter = findDelimiter(rows.slice(0, 200).map(row => row.text))
   if (delimiter === null)
@@ -44,235 +94,77 @@ export function parseTraceCsv(
       rows[0]?.number ?? null,
       'it has one column; a trace needs frequency and level, parted by comma, semicolon or tab',
     )
-  const parser = dsvFormat(delimiter)
-  const cells = (line: string): string[] => {
-    const found = (line.includes('"') ? (parser.parseRows(line)[0] ?? []) : line.split(delimiter)).map(cell =>
-      cell.trim(),
-    )
-    while (found.length > 2 && found[found.length - 1] === '') found.pop()
-    return found
-  }
-  const commaDecimals = delimiter !== ','
-  const isNumber = (cell: string | undefined) =>
-    cell !== undefined &&
-    cell !== '' &&
-    (NUMBER_POINT.test(tidy(cell)) || (commaDecimals && NUMBER_COMMA.test(tidy(cell))))
-  const firstData = rows.findIndex(row => {
-    const found = cells(row.text)
-    const others = found.filter(cell => !isNumber(cell))
-    return (
-      found.length - others.length >= 2 &&
-      (others.length === 0 ||
-        (isNumber(found[0]) && isNumber(found[1])) ||
-        others.every(cell => CLOCK_TIME.test(cell)))
-    )
-  })
-  if (firstData < 0)
-    throw badFile(fileName, null, 'no row in it has a number for frequency and one for level')
-  const header = firstData > 0 ? cells(rows[firstData - 1]!.text) : []
-  const preamble = [...comments, ...rows.slice(0, firstData).map(row => row.text)]
-  if (delimiter === ',' && cells(rows[firstData]!.text).length === 4 && header.length === 2)
+  const reader = cellReader(delimiter)
+  const first = rows.findIndex(row => holdsFigures(reader.cells(row.text), reader))
+  if (first < 0) throw badFile(fileName, null, 'no row in it has a number for frequency and one for level')
+  const header = first > 0 ? reader.cells(rows[first - 1]!.text) : []
+  const firstRow = reader.cells(rows[first]!.text)
+  if (delimiter === ',' && firstRow.length === 4 && header.length === 2)
     throw badFile(
       fileName,
-      rows[firstData]!.number,
+      rows[first]!.number,
       'commas part the columns and serve as decimal marks too; export it with semicolons or decimal points',
     )
-  const firstRow = cells(rows[firstData]!.text)
-  const wide = firstRow.length
-  const columns = columnsOf(header, firstRow.map(isNumber))
-  const levelColumn = columns.levels.some(({ index }) => index === options.levelColumn)
-    ? options.levelColumn!
-    : columns.levels[0]?.index
-  if (levelColumn === undefined)
-    throw badFile(fileName, rows[firstData]!.number, 'no column of levels stands beside the frequency')
-
-  const count = rows.length - firstData
-  const frequencies = new Float64Array(count)
-  const levels = new Float64Array(count)
-  for (let i = 0; i < count; i++) {
-    const row = rows[firstData + i]!
-    const found = cells(row.text)
-    const [frequency, level] = [found[columns.frequency], found[levelColumn]]
-    if (!isNumber(frequency))
-      throw badFile(fileName, row.number, `the frequency reads “${short(frequency)}”, which is no number`)
-    if (!isNumber(level))
-      throw badFile(
-        fileName,
-        row.number,
-        level === undefined
-          ? 'the level is missing'
-          : `the level reads “${short(level)}”, which is no number`,
-      )
-    frequencies[i] = toNumber(frequency!, commaDecimals)
-    levels[i] = toNumber(level!, commaDecimals)
+  return {
+    fileName,
+    reader,
+    preamble: [...comments, ...rows.slice(0, first).map(row => row.text)],
+    header,
+    headerLine: rows[first - 1]?.number ?? null,
+    columns: columnsOf(header, firstRow.map(reader.isNumber)),
+    wide: firstRow.length,
+    rows: rows.slice(first).map(row => ({ line: row.number, cells: reader.cells(row.text) })),
   }
-  const frequencyUnit = frequencyUnitOf(header[columns.frequency], frequencies)
-  const levelUnit = levelUnitOf(header[levelColumn])
-  if (levelUnit === null)
+}
+
+/** Two numbers, and nothing else but more columns after them or a time. */
+function holdsFigures(cells: readonly string[], { isNumber }: CellReader): boolean {
+  const others = cells.filter(cell => !isNumber(cell))
+  if (cells.length - others.length < 2) return false
+  const startsWithBoth = isNumber(cells[0]) && isNumber(cells[1])
+  return startsWithBoth || others.every(cell => CLOCK_TIME.test(cell))
+}
+
+function levelColumnOf({ columns, fileName, rows }: Table, wanted: number | undefined): number {
+  const chosen = columns.levels.find(({ index }) => index === wanted) ?? columns.levels[0]
+  if (!chosen) throw badFile(fileName, rows[0]!.line, 'no column of levels stands beside the frequency')
+  return chosen.index
+}
+
+function numbersIn(table: Table, what: 'frequency' | 'level', column: number): Float64Array {
+  const { rows, reader, fileName } = table
+  return Float64Array.from(rows, ({ line, cells }) => {
+    const cell = cells[column]
+    if (reader.isNumber(cell)) return reader.toNumber(cell)
     throw badFile(
       fileName,
-      rows[firstData - 1]?.number ?? null,
-      `its level column is headed “${short(header[levelColumn])}”; known here are dBm and dBµV`,
-    )
-  for (let i = 0; i < count; i++) {
-    frequencies[i] = Math.round(frequencies[i]! * frequencyUnit.factor * 1e3) / 1e3
-    if (levelUnit.dbuv) levels[i] = dbmFromDbuvPd(levels[i]!)
-    if (!(frequencies[i]! > 0 && frequencies[i]! < 1e12))
-      throw badFile(fileName, rows[firstData + i]!.number, `a frequency of ${frequencies[i]} Hz cannot be`)
-    if (!(levels[i]! > -300 && levels[i]! < 100))
-      throw badFile(fileName, rows[firstData + i]!.number, `a level of ${levels[i]} dBm cannot be`)
-  }
-  const sorted = inOrder(frequencies, levels)
-  const folded = columns.time === null ? { points: sorted.points, sweeps: 1 } : highestOfSweeps(sorted.points)
-  return {
-    ...folded.points,
-    levelColumns: columns.levels,
-    levelColumn,
-    resolutionBandwidthHz: resolutionBandwidthIn(preamble),
-    understood: [
-      `${folded.points.frequenciesHz.length} points, columns parted by ${DELIMITER_WORDS[delimiter]}.`,
-      `Frequency ${frequencyUnit.words}; level ${levelUnit.words}.`,
-      ...(columns.levels.length > 1
-        ? [
-            `The file has ${columns.levels.length} columns of levels; “${columns.levels.find(({ index }) => index === levelColumn)!.name}” was taken.`,
-          ]
-        : []),
-      ...(folded.sweeps > 1
-        ? [`${folded.sweeps} sweeps in order of time; the highest level at each frequency was taken.`]
-        : []),
-      ...(wide > 2 && columns.levels.length === 1 && columns.time === null
-        ? [`The file has ${wide} columns; frequency and level were taken.`]
-        : []),
-      ...(sorted.wasSorted ? [] : ['The rows were not in order of frequency and were sorted.']),
-    ],
-  }
-}
-
-/** A time of day, with or without its date. */
-const CLOCK_TIME = /\d{1,2}:\d{2}/
-const TIME_HEADER = /^\W*(time|date|timestamp|t|seconds?|s)\b/i
-const FREQUENCY_HEADER = /freq|(^|[^a-z])[kmg]?hz\b/i
-
-/** Which column is what: by the header where it says, else frequency first and levels after. */
-function columnsOf(
-  header: readonly string[],
-  numeric: readonly boolean[],
-): { frequency: number; time: number | null; levels: { index: number; name: string }[] } {
-  const all = numeric.map((_unused, index) => index)
-  const time =
-    all.find(index => TIME_HEADER.test(header[index] ?? '') && !FREQUENCY_HEADER.test(header[index] ?? '')) ??
-    null
-  const free = all.filter(index => index !== time)
-  const frequency =
-    free.find(
-      index => FREQUENCY_HEADER.test(header[index] ?? '') && !/rbw|vbw|span/i.test(header[index] ?? ''),
-    ) ?? free[0]!
-  return {
-    frequency,
-    time,
-    levels: free
-      .filter(index => index !== frequency && numeric[index])
-      .map(index => ({ index, name: header[index] || `column ${index + 1}` })),
-  }
-}
-
-/** Of points in rising order of frequency, the highest level at each. */
-function highestOfSweeps(points: TracePoints): { points: TracePoints; sweeps: number } {
-  const frequencies: number[] = []
-  const levels: number[] = []
-  let sweeps = 1
-  let run = 0
-  for (let i = 0; i < points.frequenciesHz.length; i++) {
-    const last = frequencies.length - 1
-    if (points.frequenciesHz[i] === frequencies[last]) {
-      levels[last] = Math.max(levels[last]!, points.levelsDbm[i]!)
-      run += 1
-    } else {
-      frequencies.push(points.frequenciesHz[i]!)
-      levels.push(points.levelsDbm[i]!)
-      run = 1
-    }
-    sweeps = Math.max(sweeps, run)
-  }
-  return {
-    points: { frequenciesHz: Float64Array.from(frequencies), levelsDbm: Float64Array.from(levels) },
-    sweeps,
-  }
-}
-
-function findDelimiter(lines: readonly string[]): Delimiter | null {
-  const share = (mark: string) => lines.filter(line => line.includes(mark)).length / Math.max(1, lines.length)
-  if (share(';') > 0.5) return ';'
-  if (share('\t') > 0.5) return '\t'
-  return share(',') > 0.5 ? ',' : null
-}
-
-function tidy(cell: string): string {
-  return cell.replace(/[−–]/g, '-').replace(/[\s\u00a0\u202f]/g, '')
-}
-
-function toNumber(cell: string, commaDecimals: boolean): number {
-  const plain = tidy(cell)
-  return Number(commaDecimals ? plain.replace(',', '.') : plain)
-}
-
-function short(cell: string | undefined): string {
-  const text = cell ?? ''
-  return text.length > 24 ? `${text.slice(0, 24)}…` : text
-}
-
-function frequencyUnitOf(
-  header: string | undefined,
-  values: Float64Array,
-): { factor: number; words: string } {
-  const named = /(?:^|[^a-z])([kmg]?hz)(?:$|[^a-z])/i.exec(header ?? '')?.[1]?.toLowerCase()
-  if (named)
-    return {
-      factor: UNIT_HZ[named]!,
-      words: `in ${named.replace('hz', 'Hz').replace('m', 'M').replace('g', 'G')} as headed`,
-    }
-  let largest = 0
-  for (let i = 0; i < values.length; i++) if (values[i]! > largest) largest = values[i]!
-  if (largest >= 1e6) return { factor: 1, words: 'taken as Hz (the header does not say)' }
-  if (largest >= 30_000) return { factor: 1e3, words: 'taken as kHz (the header does not say)' }
-  return largest > 13
-    ? { factor: 1e6, words: 'taken as MHz (the header does not say)' }
-    : { factor: 1e9, words: 'taken as GHz (the header does not say)' }
-}
-
-function levelUnitOf(header: string | undefined): { dbuv: boolean; words: string } | null {
-  const name = (header ?? '').toLowerCase().replace(/[µμ]/g, 'u')
-  if (/dbm(?!v)/.test(name)) return { dbuv: false, words: 'in dBm as headed' }
-  if (/dbuv/.test(name)) return { dbuv: true, words: 'in dBµV as headed, turned into dBm in 50 Ω' }
-  if (/dbmv|dbv|dbfs|dbc|\bv\b|\bmw\b|\bw\b|watt|volt/.test(name)) return null
-  return { dbuv: false, words: 'taken as dBm (the header does not say)' }
-}
-
-function resolutionBandwidthIn(lines: readonly string[]): number | null {
-  for (const line of lines) {
-    const match = /(?:\brbw\b|resolution\s*band\s*width)[^\d]{0,16}(\d+(?:[.,]\d+)?)\s*([kmg]?hz)?/i.exec(
       line,
+      cell === undefined && what === 'level'
+        ? 'the level is missing'
+        : `the ${what} reads “${quoted(cell)}”, which is no number`,
     )
-    if (match?.[1])
-      return Number(match[1].replace(',', '.')) * (UNIT_HZ[(match[2] ?? 'hz').toLowerCase()] ?? 1)
-  }
-  return null
+  })
 }
 
-function inOrder(
-  frequenciesHz: Float64Array,
-  levelsDbm: Float64Array,
-): { points: TracePoints; wasSorted: boolean } {
-  let wasSorted = true
-  for (let i = 1; i < frequenciesHz.length; i++)
-    if (frequenciesHz[i]! < frequenciesHz[i - 1]!) wasSorted = false
-  if (wasSorted) return { points: { frequenciesHz, levelsDbm }, wasSorted }
-  const order = Uint32Array.from(frequenciesHz.keys()).sort((a, b) => frequenciesHz[a]! - frequenciesHz[b]!)
-  return {
-    points: {
-      frequenciesHz: Float64Array.from(order, i => frequenciesHz[i]!),
-      levelsDbm: Float64Array.from(order, i => levelsDbm[i]!),
-    },
-    wasSorted,
+function refuseWhatCannotBe(
+  { fileName, rows }: Table,
+  frequencies: Float64Array,
+  levels: Float64Array,
+): void {
+  for (const [i, { line }] of rows.entries()) {
+    if (!(frequencies[i]! > 0 && frequencies[i]! < 1e12))
+      throw badFile(fileName, line, `a frequency of ${frequencies[i]} Hz cannot be`)
+    if (!(levels[i]! > -300 && levels[i]! < 100))
+      throw badFile(fileName, line, `a level of ${levels[i]} dBm cannot be`)
   }
+}
+
+function columnsTaken({ columns, wide }: Table, levelColumn: number): string[] {
+  if (columns.levels.length > 1) {
+    const { name } = columns.levels.find(({ index }) => index === levelColumn)!
+    return [`The file has ${columns.levels.length} columns of levels; “${name}” was taken.`]
+  }
+  return wide > 2 && columns.time === null
+    ? [`The file has ${wide} columns; frequency and level were taken.`]
+    : []
 }

@@ -77,14 +77,16 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
       peak: { frequencyHz: points.frequenciesHz[best]!, levelDbm: points.levelsDbm[best]! },
       stepHz: gapHz,
       coarse,
-      warning: !coarse
-        ? null
-        : rbw === null
-          ? `Points ${printFrequencyShort(gapHz)} apart, and the resolution bandwidth is not known.`
-          : `Points ${printFrequencyShort(gapHz)} apart, wider than the resolution bandwidth of ${printFrequencyShort(rbw)}.`,
+      warning: coarse ? coarseWords(gapHz, rbw) : null,
     }
   })
   return { peaks, floorDbm: median(points.levelsDbm), stepHz }
+}
+
+function coarseWords(gapHz: number, rbw: number | null): string {
+  return rbw === null
+    ? `Points ${printFrequencyShort(gapHz)} apart, and the resolution bandwidth is not known.`
+    : `Points ${printFrequencyShort(gapHz)} apart, wider than the resolution bandwidth of ${printFrequencyShort(rbw)}.`
 }
 
 function gapWords(points: TracePoints, frequencyHz: number): string {

@@ -51,8 +51,13 @@ export function parseFrequency(text: string): FrequencyRead | ParseRefusal {
   return first
 }
 
+function likelyUnit(bare: number): FrequencyRead['unit'] {
+  if (bare <= LARGEST_BARE_MHZ) return 'MHz'
+  return bare < 1e7 ? 'kHz' : 'Hz'
+}
+
 function meaning(value: number, stated: FrequencyRead['unit'] | undefined): FrequencyRead {
-  const unit = stated ?? (value <= LARGEST_BARE_MHZ ? 'MHz' : value < 1e7 ? 'kHz' : 'Hz')
+  const unit = stated ?? likelyUnit(value)
   return { ok: true, frequencyHz: roundTo(value * UNIT_HZ[unit]), unit }
 }
 

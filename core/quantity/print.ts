@@ -111,24 +111,32 @@ export function printMhz(frequencyHz: number): string {
   return `${printMhzFigure(frequencyHz)}${UNIT_SPACE}MHz`
 }
 
+const SCALES = [
+  [1e9, 'GHz'],
+  [1e6, 'MHz'],
+  [1e3, 'kHz'],
+  [1, 'Hz'],
+] as const
+
+const scaleOf = (frequencyHz: number) => SCALES.find(([scale]) => frequencyHz >= scale) ?? SCALES[3]
+
 /** A frequency as short as it stays exact: `960 MHz`, `3 GHz`, `100 kHz`. */
 export function printFrequencyShort(frequencyHz: number): string {
-  const [scale, unit] =
-    frequencyHz >= 1e9
-      ? [1e9, 'GHz']
-      : frequencyHz >= 1e6
-        ? [1e6, 'MHz']
-        : frequencyHz >= 1e3
-          ? [1e3, 'kHz']
-          : [1, 'Hz']
+  const [scale, unit] = scaleOf(frequencyHz)
   return `${Number((frequencyHz / scale).toPrecision(7))}${UNIT_SPACE}${unit}`
+}
+
+/** From 999.5 on three digits round up to the next unit. */
+function differenceScale(sizeHz: number) {
+  if (sizeHz >= 999.5e3) return SCALES[1]
+  return sizeHz >= 999.5 ? SCALES[2] : SCALES[3]
 }
 
 /** A frequency difference or a width, three digits: `310 Hz`, `2.35 kHz`. */
 export function printHz(valueHz: number | null | undefined, significant = 3): string {
   if (valueHz === null || valueHz === undefined || Number.isNaN(valueHz)) return '–'
   const size = Math.abs(valueHz)
-  const [scale, unit] = size >= 999.5e3 ? [1e6, 'MHz'] : size >= 999.5 ? [1e3, 'kHz'] : [1, 'Hz']
+  const [scale, unit] = differenceScale(size)
   const scaled = size / scale
   const decimals = Math.max(
     0,

@@ -35,31 +35,37 @@ export function readNumber(text: string): NumberRead | NumberAmbiguous | null {
   const commas = digits.split(',').length - 1
   const points = digits.split('.').length - 1
   const factor = (sign === '-' ? -1 : 1) * (exponent ? Number(`1${exponent}`) : 1)
-  const done = (plain: string): NumberRead | null => {
-    const value = Number(plain)
-    if (!Number.isFinite(value)) return null
-    const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0
-    return { value: value * factor, lastDigit: 10 ** -decimals * Math.abs(factor), unitText }
+  if (commas === 1 && points === 0 && EITHER_WAY.test(digits)) {
+    const asDecimal = Number(digits.replace(',', '.')) * factor
+    const asGrouped = Number(digits.replace(',', '')) * factor
+    return { ambiguous: [asDecimal, asGrouped], unitText }
   }
-  if (commas === 0) {
-    if (points <= 1) return done(digits)
-    if (groupedBy(digits, '.')) return done(digits.replaceAll('.', ''))
-    return null
-  }
-  if (commas === 1 && points === 0) {
-    if (/^[1-9]\d{0,2},\d{3}$/.test(digits)) {
-      const asDecimal = Number(digits.replace(',', '.')) * factor
-      const asGrouped = Number(digits.replace(',', '')) * factor
-      return { ambiguous: [asDecimal, asGrouped], unitText }
-    }
-    return done(digits.replace(',', '.'))
-  }
-  if (points === 0) return groupedBy(digits, ',') ? done(digits.replaceAll(',', '')) : null
+  const plain = plainDigits(digits, { commas, points })
+  const value = Number(plain ?? Number.NaN)
+  if (plain === null || !Number.isFinite(value)) return null
+  const decimals = plain.includes('.') ? plain.length - plain.indexOf('.') - 1 : 0
+  return { value: value * factor, lastDigit: 10 ** -decimals * Math.abs(factor), unitText }
+}
+
+/** `1,234` may be a decimal or a thousand. */
+const EITHER_WAY = /^[1-9]\d{0,2},\d{3}$/
+
+/** The digits without groups and with a point for a decimal mark; null when they are no number. */
+function plainDigits(digits: string, marks: { commas: number; points: number }): string | null {
+  const { commas, points } = marks
+  if (commas > 0 && points > 0) return bothMarks(digits)
+  const mark = commas > 0 ? ',' : '.'
+  if (commas + points <= 1) return digits.replace(mark, '.')
+  return groupedBy(digits, mark) ? digits.replaceAll(mark, '') : null
+}
+
+/** The mark that comes last is the decimal mark, the other one groups. */
+function bothMarks(digits: string): string | null {
   const decimalMark = digits.lastIndexOf(',') > digits.lastIndexOf('.') ? ',' : '.'
   const groupMark = decimalMark === ',' ? '.' : ','
   const [whole = '', fraction = '', ...more] = digits.split(decimalMark)
   if (more.length > 0 || !groupedBy(whole, groupMark)) return null
-  return done(`${whole.replaceAll(groupMark, '')}.${fraction}`)
+  return `${whole.replaceAll(groupMark, '')}.${fraction}`
 }
 
 function groupedBy(digits: string, mark: string): boolean {

@@ -138,6 +138,12 @@ function fromGaps(values: readonly (number | null)[]): Float64Array {
   return Float64Array.from(values, value => value ?? Number.NaN)
 }
 
+function noJsonWords(cause: unknown): string {
+  return cause instanceof SyntaxError && /forbidden prototype/i.test(cause.message)
+    ? 'it holds a key that no review has (__proto__ or constructor)'
+    : 'it is not JSON, or it was cut short'
+}
+
 function envelopeOf(text: string, fileName: string): FileShape {
   let data: unknown
   try {
@@ -146,16 +152,7 @@ function envelopeOf(text: string, fileName: string): FileShape {
       constructorAction: 'error',
     })
   } catch (cause) {
-    const forbidden = cause instanceof SyntaxError && /forbidden prototype/i.test(cause.message)
-    throw refuse(
-      fileName,
-      text.trim() === ''
-        ? 'it is empty'
-        : forbidden
-          ? 'it holds a key that no review has (__proto__ or constructor)'
-          : 'it is not JSON, or it was cut short',
-      cause,
-    )
+    throw refuse(fileName, text.trim() === '' ? 'it is empty' : noJsonWords(cause), cause)
   }
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== FORMAT)
     throw refuse(fileName, 'it is not a review of Rigorous Meter')

@@ -42,19 +42,32 @@ export function matchClauses(
 
 /** True when nothing that is known speaks against the clause. */
 function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionFacts): boolean {
-  const { frequencyHz, powerW, mode, channelSpacingHz, kind } = carrier
   return (
-    (!when.carrierHz || when.carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to)) &&
-    (!when.channelsHz ||
-      when.channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ)) &&
-    (!when.powerW || (powerW > when.powerW[0] && (when.powerW[1] === null || powerW <= when.powerW[1]))) &&
-    (!when.modes || mode === undefined || when.modes.includes(mode)) &&
-    (!when.channelSpacingHz ||
-      channelSpacingHz === undefined ||
-      channelSpacingHz === null ||
-      when.channelSpacingHz.includes(channelSpacingHz)) &&
-    (!when.kinds || kind === undefined || when.kinds.includes(kind)) &&
+    fitsFrequency(when, carrier.frequencyHz) &&
+    fitsPower(when, carrier.powerW) &&
+    mayBeOneOf(when.modes, carrier.mode) &&
+    mayBeOneOf(when.channelSpacingHz, carrier.channelSpacingHz) &&
+    mayBeOneOf(when.kinds, carrier.kind) &&
     (when.state ?? 'operating') === (emission?.state ?? 'operating') &&
     (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
   )
+}
+
+type When = LimitClause['when']
+
+function fitsFrequency({ carrierHz, channelsHz }: When, frequencyHz: number): boolean {
+  const inBand = !carrierHz || carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to)
+  return (
+    inBand &&
+    (!channelsHz || channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ))
+  )
+}
+
+/** Above the lower end, up to and with the upper one; null there is no end. */
+const fitsPower = ({ powerW: range }: When, powerW: number): boolean =>
+  !range || (powerW > range[0] && (range[1] === null || powerW <= range[1]))
+
+/** True where the clause names none, or where it is not known which it is. */
+function mayBeOneOf<T>(named: readonly T[] | undefined, known: T | null | undefined): boolean {
+  return !named || known === undefined || known === null || named.includes(known)
 }

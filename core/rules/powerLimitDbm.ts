@@ -87,12 +87,8 @@ function partFor(
       )?.limit ?? null
     )
   const offsetHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz)
-  const offset =
-    limit.unit === 'Hz'
-      ? offsetHz
-      : place.bandwidthHz === null
-        ? Number.NaN
-        : (100 * offsetHz) / place.bandwidthHz
+  const percent = place.bandwidthHz === null ? Number.NaN : (100 * offsetHz) / place.bandwidthHz
+  const offset = limit.unit === 'Hz' ? offsetHz : percent
   return limit.steps.find(({ from, to }) => offset > from && offset <= to)?.limit ?? null
 }
 

@@ -114,6 +114,43 @@ const AUDIO_FROM_HZ = 20
 /** How far the occupied bandwidth looks to each side, channel spacings. */
 const LOOK_SPACINGS = 2.5
 
+interface Channel {
+  carrierHz: number
+  channelSpacingHz: number
+}
+
+function occupiedIn(spectrum: Spectrum, { carrierHz, channelSpacingHz }: Channel, sampleRateHz: number) {
+  const toTheEdgeHz = sampleRateHz / 2 - Math.abs(carrierHz)
+  const withinHz = Math.min(LOOK_SPACINGS * channelSpacingHz, toTheEdgeHz)
+  return occupiedBandwidth(spectrum, { carrierHz, withinHz })
+}
+
+function tooNarrowWords(sampleRateHz: number, { channelSpacingHz }: Channel): string {
+  const wide = Math.round(sampleRateHz / 1e3)
+  return `The recording is ${wide} kHz wide: the neighbouring channels at ${channelSpacingHz / 1e3} kHz do not lie inside.`
+}
+
+function spectrumWords({ frames, meanPower, window, enbwHz }: Spectrum): string {
+  const resolution = enbwHz < 100 ? enbwHz.toFixed(1) : Math.round(enbwHz)
+  return `${frames} frames of ${meanPower.length} samples, ${WINDOW_TITLES[window]} window, half overlapping; resolution bandwidth ${resolution} Hz.`
+}
+
+/** What can be read; where it cannot, the reason joins what the analysis does without. */
+function orWithout<T>(without: string[], run: () => T): T | null {
+  try {
+    return run()
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    without.push(error.message)
+    return null
+  }
+}
+
+function deviationSums(stretches: readonly GatheredStretch[]): DeviationSums | null {
+  const sums = stretches.flatMap(({ deviation }) => deviation ?? [])
+  return sums.length === stretches.length ? joinDeviation(sums) : null
+}
+
 /** Puts the stretches of a recording together and reads everything wanted from them. */
 export function concludeAnalysis(
   stretches: readonly GatheredStretch[],
@@ -122,39 +159,16 @@ export function concludeAnalysis(
 ): RecordingAnalysis {
   const spectrum = spectrumFrom(addWelchSums(stretches.map(({ welch }) => welch)), source)
   const without: string[] = []
-  const attempt = <T>(run: () => T): T | null => {
-    try {
-      return run()
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error
-      without.push(error.message)
-      return null
-    }
-  }
+  const attempt = <T>(run: () => T): T | null => orWithout(without, run)
   const peaks = spectrumPeaks(spectrum, { most: 20 })
-  const sums = stretches.every(({ deviation }) => deviation)
-    ? joinDeviation(stretches.map(({ deviation }) => deviation!))
-    : null
+  const sums = deviationSums(stretches)
   const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0))
   const carrierHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
   const spacing = wanted.channelSpacingHz
-  const occupied =
-    carrierHz === null || spacing === null
-      ? null
-      : attempt(() =>
-          occupiedBandwidth(spectrum, {
-            carrierHz,
-            withinHz: Math.min(LOOK_SPACINGS * spacing, source.sampleRateHz / 2 - Math.abs(carrierHz)),
-          }),
-        )
-  const adjacent =
-    carrierHz === null || spacing === null
-      ? null
-      : adjacentChannelPower(spectrum, { carrierHz, channelSpacingHz: spacing })
-  if (adjacent && adjacent.channels.length === 0)
-    without.push(
-      `The recording is ${Math.round(source.sampleRateHz / 1e3)} kHz wide: the neighbouring channels at ${spacing! / 1e3} kHz do not lie inside.`,
-    )
+  const channel = carrierHz === null || spacing === null ? null : { carrierHz, channelSpacingHz: spacing }
+  const occupied = channel && attempt(() => occupiedIn(spectrum, channel, source.sampleRateHz))
+  const adjacent = channel && adjacentChannelPower(spectrum, channel)
+  if (channel && adjacent?.channels.length === 0) without.push(tooNarrowWords(source.sampleRateHz, channel))
   return {
     seconds: source.sampleCount / source.sampleRateHz,
     sampleRateHz: source.sampleRateHz,
@@ -171,7 +185,7 @@ export function concludeAnalysis(
     twoTone: wanted.twoTone
       ? attempt(() => twoTone(spectrum, source.layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {}))
       : null,
-    words: `${spectrum.frames} frames of ${spectrum.meanPower.length} samples, ${WINDOW_TITLES[spectrum.window]} window, half overlapping; resolution bandwidth ${spectrum.enbwHz < 100 ? spectrum.enbwHz.toFixed(1) : Math.round(spectrum.enbwHz)} Hz.`,
+    words: spectrumWords(spectrum),
   }
 }
 

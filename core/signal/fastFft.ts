@@ -9,11 +9,7 @@ export interface FastFftModule {
   _pffft_aligned_malloc: (bytes: number) => number
   _pffft_aligned_free: (pointer: number) => void
   _pffft_transform_ordered: (
-    setup: number,
-    input: number,
-    output: number,
-    work: number,
-    direction: number,
+    ...pointersAndDirection: [setup: number, input: number, output: number, work: number, direction: number]
   ) => void
 }
 

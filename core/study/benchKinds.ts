@@ -98,8 +98,12 @@ function powerBench(
   const arrivesDbm = levelAtInstrument(
     chain,
     meter,
-    { levelDbm: trueDbm, frequencyHz: CARRIER_HZ, sourceVswr: ASSUMED_RADIO_VSWR },
-    drawPartErrors(chain, meter, CARRIER_HZ, random),
+    {
+      levelDbm: trueDbm,
+      frequencyHz: CARRIER_HZ,
+      sourceVswr: ASSUMED_RADIO_VSWR,
+      errors: drawPartErrors(chain, meter, CARRIER_HZ, random),
+    },
     random,
   )
   const share = random()
@@ -145,8 +149,7 @@ function harmonicBench(
     const arrives = levelAtInstrument(
       chain,
       analyser,
-      { levelDbm: trueDbm, frequencyHz, sourceVswr: ASSUMED_RADIO_VSWR },
-      errors,
+      { levelDbm: trueDbm, frequencyHz, sourceVswr: ASSUMED_RADIO_VSWR, errors },
       random,
     )
     const off = trace ? trace.stepHz * (random() - 0.5) : 0

@@ -65,16 +65,15 @@ export function gaussian(random: () => number): number {
 
 /**
  * Level that really arrives at an instrument, dBm: the whole row of parts as scattering matrices with their
- * true losses, every
- * port reflecting as stated and at a phase of its own, all multiple reflections included.
+ * true losses, every port reflecting as stated and at a phase of its own, all multiple reflections included.
  * @param truth.levelDbm - what the radio would give a perfect 50 Ω load.
  * @param truth.sourceVswr - VSWR of the radio’s output.
+ * @param truth.errors - how far each part is off what is stated of it.
  */
 export function levelAtInstrument(
   chain: Chain,
   instrument: Instrument,
-  truth: { levelDbm: number; frequencyHz: number; sourceVswr: number },
-  errors: PartErrors,
+  truth: { levelDbm: number; frequencyHz: number; sourceVswr: number; errors: PartErrors },
   random: () => number,
 ): number {
   const phase = () => 2 * Math.PI * random()
@@ -83,7 +82,7 @@ export function levelAtInstrument(
   let row: TwoPort = { s11: ZERO, s22: ZERO, s12: ONE, s21: ONE }
   for (const part of before) {
     const loss = partLossAt(part, truth.frequencyHz)
-    const error = errors.get(part.id)
+    const error = truth.errors.get(part.id)
     const lossDb = (loss.known ? loss.lossDb : 0) + (error ? error.levelDb + error.flatnessDb() : 0)
     const through = polar(10 ** (-lossDb / 20), phase())
     row = cascade(row, { s11: port(part.vswr), s22: port(part.vswr), s12: through, s21: through })

@@ -20,13 +20,10 @@ function textOf(node: unknown): string {
     columns?: unknown
     table?: { body: unknown }
   }
-  const own =
-    typeof text === 'string'
-      ? text
-      : Array.isArray(text)
-        ? text.map(run => (run as { text: string }).text).join('')
-        : ''
-  return [own, textOf(ul), textOf(columns), textOf(table?.body)].filter(Boolean).join('\u0001')
+  const runs = Array.isArray(text) ? text.map(run => (run as { text: string }).text).join('') : ''
+  return [typeof text === 'string' ? text : runs, textOf(ul), textOf(columns), textOf(table?.body)]
+    .filter(Boolean)
+    .join('\u0001')
 }
 
 /** All text of a block of the report document. */

@@ -137,9 +137,8 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
   for (let i = 1; i < 9600; i++) {
     const mhz = i * 0.1
     const near = (at: number) => Math.abs(mhz - at) < 0.06
-    rows.push(
-      `${mhz.toFixed(2)},${near(146.5) ? -13 : near(311.2) ? -58 : -86},${near(146.5) ? -13 : near(311.2) ? -50 : -86}`,
-    )
+    const level = (spur: number) => (near(311.2) ? spur : -86)
+    rows.push(`${mhz.toFixed(2)},${near(146.5) ? '-13,-13' : `${level(-58)},${level(-50)}`}`)
   }
   await page
     .getByTestId('trace-file')

@@ -50,21 +50,25 @@ const KNOWN = [
 
 const row = reactive({ frequency: '', loss: '', error: '' })
 
+/** Where a loss that is one figure now is read off, Hz. */
+const ONE_FIGURE_AT_HZ = 100e6
+
+function oneFigureDb(loss: PartLoss): number {
+  if (loss.kind === 'figure') return loss.lossDb
+  return loss.kind === 'table' ? (loss.points[0]?.lossDb ?? 0) : coaxLossDb(loss, ONE_FIGURE_AT_HZ)
+}
+
+/** A loss given in another way that keeps the figure as far as it can. */
+function lossOfKind(kind: PartLoss['kind'], before: PartLoss): PartLoss {
+  const lossDb = Number(oneFigureDb(before).toFixed(3))
+  if (kind === 'figure') return { kind, lossDb }
+  if (kind === 'table') return { kind, points: [{ frequencyHz: ONE_FIGURE_AT_HZ, lossDb }] }
+  return { kind, lengthM: 1, rootDbPer100M: 14, linearDbPer100M: 2 }
+}
+
 function setLossKind(kind: PartLoss['kind']): void {
   emit('change', 'how the loss is given', draft => {
-    if (kind === draft.loss.kind) return
-    const nowDb =
-      draft.loss.kind === 'figure'
-        ? draft.loss.lossDb
-        : draft.loss.kind === 'table'
-          ? (draft.loss.points[0]?.lossDb ?? 0)
-          : coaxLossDb(draft.loss, 100e6)
-    draft.loss =
-      kind === 'figure'
-        ? { kind, lossDb: Number(nowDb.toFixed(3)) }
-        : kind === 'table'
-          ? { kind, points: [{ frequencyHz: 100e6, lossDb: Number(nowDb.toFixed(3)) }] }
-          : { kind, lengthM: 1, rootDbPer100M: 14, linearDbPer100M: 2 }
+    if (kind !== draft.loss.kind) draft.loss = lossOfKind(kind, draft.loss)
   })
 }
 
@@ -80,10 +84,8 @@ const standing = computed(() => calibrations.find(({ id }) => id === part.calibr
 function addPoint(): void {
   const frequency = parseFrequency(row.frequency)
   const loss = parsePlainNumber(row.loss, { min: -60, max: 200, unit: 'dB' })
-  if (!frequency.ok || !loss.ok) {
-    row.error = frequency.ok ? (loss.ok ? '' : loss.message) : frequency.message
-    return
-  }
+  if (!frequency.ok) return void (row.error = frequency.message)
+  if (!loss.ok) return void (row.error = loss.message)
   emit('change', 'a point of the loss table', draft => {
     if (draft.loss.kind !== 'table') return
     draft.loss.points = [

@@ -37,18 +37,17 @@ const DEEPEST = 4
 
 const plain: PowerLimit = { kind: 'relative', attenuationDb: 60 }
 
+/** The limit inside a limit, or itself where it holds none. */
+function innerOf(outer: PowerLimit): PowerLimit {
+  if ('limit' in outer) return outer.limit
+  if ('of' in outer) return outer.of[0] ?? plain
+  if (outer.kind === 'by-emission') return outer.segments[0]?.limit ?? plain
+  return outer.kind === 'mask' ? (outer.steps[0]?.limit ?? plain) : outer
+}
+
 /** A limit of another kind that keeps what can be kept. */
 function ofKind(kind: PowerLimit['kind']): PowerLimit {
-  const inner =
-    'limit' in limit
-      ? limit.limit
-      : 'of' in limit
-        ? (limit.of[0] ?? plain)
-        : limit.kind === 'by-emission'
-          ? (limit.segments[0]?.limit ?? plain)
-          : limit.kind === 'mask'
-            ? (limit.steps[0]?.limit ?? plain)
-            : limit
+  const inner = innerOf(limit)
   switch (kind) {
     case 'absolute':
       return { kind, powerW: 25e-6 }

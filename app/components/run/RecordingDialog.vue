@@ -3,14 +3,8 @@ import type { RecordingUse } from '#core/station'
 import type { KeptFigure, Step } from '#core/step'
 import { withAnnotations, writeCsv } from '#core/format'
 import { printHz, printMhz, printSigned } from '#core/quantity'
-import {
-  partRange,
-  type RecordingAnalysis,
-  samplesOfPart,
-  type SpectrumCurve,
-  spectrumCurve,
-} from '#core/signal'
-import { buildChannelSpectrumOption, type ShadedBand } from '~/charts/channelSpectrumOption'
+import { partRange, samplesOfPart, type SpectrumCurve, spectrumCurve } from '#core/signal'
+import { buildChannelSpectrumOption } from '~/charts/channelSpectrumOption'
 import { stationView } from '~/stations'
 import type { FoundInRecording } from '~/composables/useKeepRecording'
 import type { Recordings } from '~/composables/useRecordings'

@@ -62,10 +62,6 @@ const rows = computed<Row[]>(() =>
   }),
 )
 
-function showDraft(kept: Kept | null): void {
-  run.draft.value = kept
-}
-
 function keep(slot: Slot, kept: Kept): void {
   const here = isHere(slot.id)
   if (run.keep([kept], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
@@ -165,7 +161,7 @@ defineExpose({ focusNextOpen, retake })
               :bare-unit="bareUnit"
               :label="row.label"
               :disabled="row.disabled"
-              @draft="showDraft"
+              @draft="run.showDraft"
               @keep="value => keep(row.slot, value)"
               @go-on="goOn(row.slot.id)"
               @go-back="goBack(row.slot.id)"

@@ -26,8 +26,9 @@ const {
 const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
 const percent = computed(() => {
   if (probability === null) return null
-  const shown = Math.min(99.9, Math.max(0.1, 100 * probability))
-  return `${probability > 0.9995 ? 'more than 99.9' : probability < 0.0005 ? 'less than 0.1' : shown.toFixed(1)} %`
+  if (probability > 0.9995) return 'more than 99.9 %'
+  if (probability < 0.0005) return 'less than 0.1 %'
+  return `${Math.min(99.9, Math.max(0.1, 100 * probability)).toFixed(1)} %`
 })
 </script>
 

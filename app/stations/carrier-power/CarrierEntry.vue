@@ -44,10 +44,6 @@ const againstClaim = computed(() => {
   return `${printSigned(differenceDb, 2)} dB against ${printClaimW(claim.powerW)}${tolerance}`
 })
 
-function showDraft(value: Kept | null): void {
-  run.draft.value = value
-}
-
 defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.select() })
 </script>
 
@@ -64,7 +60,7 @@ defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.sel
         :label="label"
         large
         :disabled="disabled"
-        @draft="showDraft"
+        @draft="run.showDraft"
         @keep="value => emit('keep', value)"
         @go-on="emit('goOn')"
         @go-back="emit('goBack')"

@@ -24,10 +24,6 @@ const words = computed(() => {
     : result.slots.find(({ slot }) => slot.kind.what === 'current')?.words
 })
 
-function showDraft(value: Kept | null): void {
-  run.draft.value = value
-}
-
 function keep(slot: Slot, kept: Kept): void {
   run.keep([kept], `a ${slot.label}`)
 }
@@ -43,7 +39,7 @@ function keep(slot: Slot, kept: Kept): void {
         bare-unit="W"
         :label="row.slot.label"
         :disabled="store.readOnly"
-        @draft="showDraft"
+        @draft="run.showDraft"
         @keep="value => keep(row.slot, value)"
       />
       <span>{{ row.unit }}</span>

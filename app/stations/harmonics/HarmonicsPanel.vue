@@ -45,10 +45,6 @@ function isReachable(slot: Slot): boolean {
   return store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
 }
 
-function showDraft(value: Kept | null): void {
-  run.draft.value = value
-}
-
 function keep(value: Kept): void {
   const slot = slots.value.find(({ id }) => id === value.slotId)
   const focused = document.activeElement?.closest('[data-slot]')?.getAttribute('data-slot')
@@ -151,7 +147,7 @@ useStationKeys(run, {
           :kept="kept"
           :reachable="isReachable"
           :disabled="disabled"
-          @draft="showDraft"
+          @draft="run.showDraft"
           @keep="keep"
           @go-on="goOn"
           @go-back="goBack"

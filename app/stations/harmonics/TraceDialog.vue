@@ -99,6 +99,11 @@ function take(): void {
       moment: moment.value,
     })
 }
+
+function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
+  const above = `${aboveFloorDb.toFixed(0)} dB above the noise`
+  return `${printMhzFigure(frequencyHz)} MHz, ${printDbm(levelDbm)} at the instrument, ${above}`
+}
 </script>
 
 <template>
@@ -175,11 +180,7 @@ function take(): void {
           </h3>
           <ul class="spurs">
             <li v-for="spur in spurs" :key="spur.frequencyHz">
-              <VCheckbox
-                v-model="wanted"
-                :value="spur.frequencyHz"
-                :label="`${printMhzFigure(spur.frequencyHz)} MHz, ${printDbm(spur.levelDbm)} at the instrument, ${spur.aboveFloorDb.toFixed(0)} dB above the noise`"
-              />
+              <VCheckbox v-model="wanted" :value="spur.frequencyHz" :label="spurWords(spur)" />
             </li>
           </ul>
         </template>

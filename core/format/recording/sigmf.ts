@@ -82,12 +82,15 @@ export function readSigmfMeta(json: string, fileName: string): SigmfMeta {
   return value as SigmfMeta
 }
 
+/** The letter a datatype says its encoding with. */
+const ENCODINGS = { f: 'float', u: 'uint', i: 'int' } as const
+const LETTERS = { float: 'f', uint: 'u', int: 'i' } as const
+
 /** How the samples of a dataset lie. */
 export function sigmfFormat(meta: SigmfMeta): SampleFormat {
   const [, domain, kind = 'f32', order] = DATATYPE.exec(meta.global['core:datatype'])!
-  const encoding = kind.startsWith('f') ? 'float' : kind.startsWith('u') ? 'uint' : 'int'
   return {
-    encoding,
+    encoding: ENCODINGS[kind[0] as keyof typeof ENCODINGS],
     bits: Number(kind.slice(1)) as SampleFormat['bits'],
     littleEndian: order !== 'be',
     channels: (domain === 'c' ? 2 : 1) * (meta.global['core:num_channels'] ?? 1),
@@ -101,7 +104,7 @@ export function sigmfIsComplex(meta: SigmfMeta): boolean {
 
 /** A datatype that describes samples as they lie, for metadata written beside another kind of file. */
 export function sigmfDatatype(format: SampleFormat, complex: boolean): string {
-  const kind = `${complex ? 'c' : 'r'}${format.encoding === 'float' ? 'f' : format.encoding === 'uint' ? 'u' : 'i'}${format.bits}`
+  const kind = `${complex ? 'c' : 'r'}${LETTERS[format.encoding]}${format.bits}`
   return format.bits === 8 ? kind : `${kind}_${format.littleEndian ? 'le' : 'be'}`
 }
 

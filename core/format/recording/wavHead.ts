@@ -31,7 +31,6 @@ export async function readWavHead(source: ByteSource): Promise<WavHead> {
   const kind = head && text(head, 0, 4)
   if (!head || (kind !== 'RIFF' && kind !== 'RF64') || text(head, 8, 4) !== 'WAVE')
     throw badFile(source.name, null, 'it is not a WAV file, whatever its name says')
-  const warnings: string[] = []
   let format: Pick<WavHead, 'format' | 'sampleRateHz'> | null = null
   let longLength: number | null = null
   let at = 12
@@ -39,20 +38,13 @@ export async function readWavHead(source: ByteSource): Promise<WavHead> {
     const chunk = (await viewOf(source, at, 8))!
     const name = text(chunk, 0, 4)
     const length = chunk.getUint32(4, true)
-    if (name === 'ds64') {
-      const sizes = await viewOf(source, at + 8, 24)
-      if (sizes) longLength = Number(sizes.getBigUint64(8, true))
-    }
+    if (name === 'ds64') longLength = await longLengthAt(source, at + 8)
     if (name === 'fmt ') format = formatOf(await viewOf(source, at + 8, Math.min(length, 40)), source.name)
     if (name === 'data') {
       if (!format)
         throw badFile(source.name, null, 'its samples come before the chunk that says how they are written')
       const promised = length === UNKNOWN_LENGTH && longLength !== null ? longLength : length
-      const there = source.byteLength - at - 8
-      const open = promised === UNKNOWN_LENGTH || promised === 0
-      const byteLength = open ? there : Math.min(promised, there)
-      if (!open && promised > there) warnings.push(cutShort({ promised, there, format }))
-      return { ...format, from: at + 8, byteLength, warnings }
+      return samplesFrom(at + 8, { promised, there: source.byteLength - at - 8, format })
     }
     at += 8 + length + (length % 2)
   }
@@ -65,14 +57,39 @@ export async function readWavHead(source: ByteSource): Promise<WavHead> {
   )
 }
 
-function cutShort(of: {
+interface DataChunk {
   promised: number
   there: number
   format: Pick<WavHead, 'format' | 'sampleRateHz'>
-}): string {
+}
+
+/** The true length of the samples, where the chunk that says it is whole. */
+async function longLengthAt(source: ByteSource, at: number): Promise<number | null> {
+  const sizes = await viewOf(source, at, 24)
+  return sizes && Number(sizes.getBigUint64(8, true))
+}
+
+/** A length of nought or all ones was never filled in: the file runs to its end. */
+function samplesFrom(from: number, of: DataChunk): WavHead {
+  const open = of.promised === UNKNOWN_LENGTH || of.promised === 0
+  return {
+    ...of.format,
+    from,
+    byteLength: open ? of.there : Math.min(of.promised, of.there),
+    warnings: !open && of.promised > of.there ? [cutShort(of)] : [],
+  }
+}
+
+function cutShort(of: DataChunk): string {
   const seconds = (bytes: number) => bytes / bytesPerSample(of.format.format) / of.format.sampleRateHz
   return `The file was cut short: it promises ${seconds(of.promised).toFixed(2)} s and holds ${seconds(of.there).toFixed(2)} s. What is there is used.`
 }
+
+const PCM_BITS = [8, 16, 24, 32]
+const FLOAT_BITS = [32, 64]
+
+/** PCM of eight bits has no sign; all wider do. */
+const pcmEncoding = (bits: number) => (bits === 8 ? 'uint' : 'int')
 
 function formatOf(view: DataView | null, fileName: string): Pick<WavHead, 'format' | 'sampleRateHz'> {
   if (!view || view.byteLength < 16)
@@ -94,9 +111,7 @@ function formatOf(view: DataView | null, fileName: string): Pick<WavHead, 'forma
       null,
       `its samples are packed in a way not known here (format ${code}); save it as plain PCM or float`,
     )
-  const known =
-    code === FLOAT ? bits === 32 || bits === 64 : bits === 8 || bits === 16 || bits === 24 || bits === 32
-  if (!known)
+  if (!(code === FLOAT ? FLOAT_BITS : PCM_BITS).includes(bits))
     throw badFile(
       fileName,
       null,
@@ -105,7 +120,7 @@ function formatOf(view: DataView | null, fileName: string): Pick<WavHead, 'forma
   return {
     sampleRateHz,
     format: {
-      encoding: code === FLOAT ? 'float' : bits === 8 ? 'uint' : 'int',
+      encoding: code === FLOAT ? 'float' : pcmEncoding(bits),
       bits: bits as SampleFormat['bits'],
       littleEndian: true,
       channels,

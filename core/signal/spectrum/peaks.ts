@@ -73,18 +73,11 @@ export function spectrumPeaks(spectrum: Spectrum, search: PeakSearch = {}): Spec
   const powers = highest ? spectrum.highestPower : spectrum.meanPower
   const floor = noiseFloorPower(spectrum, powers)
   const least = floor * 10 ** (LEAST_ABOVE_FLOOR_DB / 10)
-  const candidates: number[] = []
-  for (let k = 1; k < powers.length - 1; k++) {
-    const hz = binFrequencyHz(spectrum, k)
-    if (
-      hz >= fromHz &&
-      hz <= toHz &&
-      powers[k]! > least &&
-      powers[k]! >= powers[k - 1]! &&
-      powers[k]! > powers[k + 1]!
-    )
-      candidates.push(k)
+  const isInside = (bin: number) => {
+    const hz = binFrequencyHz(spectrum, bin)
+    return hz >= fromHz && hz <= toHz
   }
+  const candidates = summits(powers, least).filter(isInside)
   candidates.sort((a, b) => powers[b]! - powers[a]!)
   const found: SpectrumPeak[] = []
   for (const bin of candidates) {
@@ -92,6 +85,16 @@ export function spectrumPeaks(spectrum: Spectrum, search: PeakSearch = {}): Spec
     const peak = interpolatedPeak(spectrum, bin, powers)
     if (found.some(other => Math.abs(other.frequencyHz - peak.frequencyHz) < apartHz)) continue
     found.push({ ...peak, bin, aboveFloorDb: floor > 0 ? decibels(peak.power / floor) : 300 })
+  }
+  return found
+}
+
+/** Bins above `least` and above their neighbours, in rising order. */
+function summits(powers: Float64Array, least: number): number[] {
+  const found: number[] = []
+  for (let k = 1; k < powers.length - 1; k++) {
+    const power = powers[k]!
+    if (power > least && power >= powers[k - 1]! && power > powers[k + 1]!) found.push(k)
   }
   return found
 }

@@ -64,7 +64,8 @@ describe('WAV files against the registry’s own writer', () => {
   const wanted = [0, 0.25, -0.5, 0.75, -0.125, 0.5]
   it.each(['8', '16', '24', '32', '32f', '64'])('%s bits, two channels as I and Q', async depth => {
     const file = new WaveFile()
-    const scale = depth.endsWith('f') || depth === '64' ? 1 : depth === '8' ? 127.5 : 2 ** (Number(depth) - 1)
+    const isFloat = depth.endsWith('f') || depth === '64'
+    const scale = isFloat ? 1 : 2 ** (Number(depth) - 1)
     const values = (channel: number) =>
       wanted
         .filter((_unused, i) => i % 2 === channel)

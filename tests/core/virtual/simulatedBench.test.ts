@@ -22,7 +22,12 @@ const exact = new Map<string, never>()
 describe('a simulated chain', () => {
   it('loses what is stated where nothing reflects', () => {
     expect(
-      levelAtInstrument(chainOf([pad(30), pad(20, { id: 'p2' })]), analyser(), carrier, exact, randomFrom(1)),
+      levelAtInstrument(
+        chainOf([pad(30), pad(20, { id: 'p2' })]),
+        analyser(),
+        { ...carrier, errors: exact },
+        randomFrom(1),
+      ),
     ).toBeCloseTo(37 - 50, 9)
   })
 
@@ -33,8 +38,7 @@ describe('a simulated chain', () => {
         levelAtInstrument(
           chainOf([]),
           analyser({ vswr: 3 }),
-          { ...carrier, sourceVswr: 2 },
-          exact,
+          { ...carrier, sourceVswr: 2, errors: exact },
           randomFrom(seed + 1),
         ) - 37,
     )
@@ -51,8 +55,7 @@ describe('a simulated chain', () => {
         levelAtInstrument(
           chainOf([pad(lossDb)]),
           analyser({ vswr: 3 }),
-          { ...carrier, sourceVswr: 2 },
-          exact,
+          { ...carrier, sourceVswr: 2, errors: exact },
           randomFrom(seed + 1),
         ),
       )

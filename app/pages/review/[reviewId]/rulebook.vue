@@ -59,10 +59,8 @@ const band = reactive({ name: '', from: '', to: '', error: '' })
 function addBand(): void {
   const from = parseFrequency(band.from)
   const to = parseFrequency(band.to)
-  if (!from.ok || !to.ok) {
-    band.error = from.ok ? (to.ok ? '' : to.message) : from.message
-    return
-  }
+  if (!from.ok) return void (band.error = from.message)
+  if (!to.ok) return void (band.error = to.message)
   change(`the band ${band.name}`, draft => {
     draft.bands.push({ name: band.name.trim(), fromHz: from.frequencyHz, toHz: to.frequencyHz })
     draft.bands.sort((a, b) => a.fromHz - b.fromHz)

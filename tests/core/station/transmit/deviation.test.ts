@@ -4,7 +4,7 @@ import { limitShort, limitSource, limitWords, rangeWords, valueWords } from '#co
 import { knobTurns } from '#core/plan'
 import { newChannel } from '#core/review'
 import { BANDWIDTH_ID, DEVIATION_ID, FREQUENCY_ID, stationById } from '#core/station'
-import { figure, reading, withReadings } from '../../../support/bench'
+import { figure, withReadings } from '../../../support/bench'
 import { answerOf, landMobile, resultOf, slot, stepOf } from '../../../support/stations'
 
 describe('deviation (EN 300 086: 2.5 kHz in 12.5 kHz channels, from memory)', () => {

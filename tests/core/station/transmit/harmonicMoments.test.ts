@@ -1,15 +1,6 @@
 import { harmonicsAt, type Moment } from '#core/station'
 import { describe, expect, it } from 'vitest'
-import {
-  AT,
-  harmonic,
-  HARMONICS_STEP,
-  pad,
-  radio,
-  reading,
-  reviewOf,
-  withReadings,
-} from '../../../support/bench'
+import { AT, harmonic, HARMONICS_STEP, reading, reviewOf, withReadings } from '../../../support/bench'
 import { resultOf, slot } from '../../../support/stations'
 
 describe('harmonics: moments, ambient, spurs and the pad test', () => {

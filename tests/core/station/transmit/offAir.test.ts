@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { OFF_AIR_ID, offAirDbc } from '#core/station'
-import { figure, radio, reviewOf, withReadings } from '../../../support/bench'
+import { figure, reviewOf, withReadings } from '../../../support/bench'
 import { answerOf, resultOf, slot, stepOf } from '../../../support/stations'
 
 describe('off-air comparison', () => {
