@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { harmonicRow, openDemo, saved } from './support'
+import { follow, harmonicRow, openDemo, saved } from './support'
 
 test('the same job by pointer', async ({ page }) => {
   await page.goto('/')
@@ -20,7 +20,7 @@ test('the same job by pointer', async ({ page }) => {
   await page.getByRole('button', { name: 'Add this channel to 2 m' }).click()
   await expect(page.getByRole('cell', { name: /146\.520/ })).toBeVisible()
 
-  await page.getByRole('link', { name: /Bench check/ }).click()
+  await follow(page, 'Prepare', /Bench check/)
   await page.getByRole('button', { name: 'Add an instrument' }).click()
   await page.getByText('Spectrum analyser', { exact: true }).click()
   await page.getByLabel('Range to').fill('3000')
@@ -53,7 +53,7 @@ test('the same job by pointer', async ({ page }) => {
     await expect(page.locator('.part').nth(1)).toContainText('Pad')
   })
 
-  await page.getByRole('link', { name: /Harmonics/ }).click()
+  await follow(page, 'Transmits', /Harmonics/)
   for (const [n, text] of [
     [1, '-25.2'],
     [2, '-90'],
@@ -64,9 +64,9 @@ test('the same job by pointer', async ({ page }) => {
   await expect(harmonicRow(page, 2)).toContainText('Inside by')
   await saved(page)
 
-  await page.getByRole('link', { name: /Findings/ }).click()
+  await follow(page, 'Outcome', /Findings/)
   await expect(page.getByRole('cell', { name: /×4 to ×10 not measured/ })).toBeVisible()
-  await page.getByRole('link', { name: /^Report/ }).click()
+  await follow(page, 'Outcome', /Report/)
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Make the PDF' }).click()
   expect((await download).suggestedFilename()).toBe('marshals-by-pointer.pdf')
@@ -80,7 +80,7 @@ test('an unsafe chain says so in the lamps, at the step and at the clock', async
   await page.getByLabel('Power rating').press('Enter')
   const lamps = page.getByRole('list', { name: 'Safe to key up?' })
   await expect(lamps).toContainText('30 dB pad too small')
-  await page.getByRole('link', { name: /^Harmonics/ }).click()
+  await follow(page, 'Transmits', /Harmonics/)
   await expect(lamps).toContainText('30 dB pad too small')
   await expect(page.getByTestId('open-checks')).toContainText('Do not key up')
   await expect(page.getByText('Do not key up: a bench check is open.')).toBeVisible()

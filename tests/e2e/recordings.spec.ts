@@ -59,7 +59,7 @@ async function drop(page: Page, files: { name: string; bytes: Buffer }[]): Promi
     },
     files.map(({ name, bytes }) => ({ name, base64: bytes.toString('base64') })),
   )
-  await page.locator('.columns').dispatchEvent('drop', { dataTransfer: transfer })
+  await page.locator('.with-side').dispatchEvent('drop', { dataTransfer: transfer })
 }
 
 const dialog = (page: Page) => page.getByTestId('recording')
@@ -101,7 +101,7 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
   expect(meta.annotations.map(one => one['core:label'])).toContain('carrier')
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
   await expect(page.locator('[data-slot=tone] input')).toHaveValue(/^(2\.000|1\.99\d|2\.00\d)\skHz$/)
-  await page.getByText(/^History/).click()
+  await page.locator('.history summary').click()
   await expect(page.locator('.history')).toContainText('mini.wav')
   await page.waitForTimeout(500)
   await page.reload()
@@ -284,7 +284,7 @@ test('300 MB of I/Q are read in slices while the page stays awake, and can be ca
     requestAnimationFrame(look)
     watch.again = () =>
       document
-        .querySelector('.columns')!
+        .querySelector('.with-side')!
         .dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
     watch.again()
   })

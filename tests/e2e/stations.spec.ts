@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { DEMO, goTo, openDemo, tabTo, TREK_B_HIGH } from './support'
+import { DEMO, goByFind, goTo, openDemo, tabTo, TREK_B_HIGH } from './support'
 
 test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({
   page,
@@ -70,7 +70,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
   await page.keyboard.press('Enter')
   await expect(page.locator('tr', { has: page.locator('[data-slot=null-tone]') })).toContainText('2.501 kHz')
 
-  await goTo(page, 'e', /Frequency error/)
+  await goByFind(page, 'frequency', /Frequency error/)
   await tabTo(page, /Cold, right after/)
   await page.keyboard.type('+250 Hz')
   await page.keyboard.press('Enter')
@@ -78,7 +78,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
   await page.keyboard.press('Enter')
   await expect(page.getByText(/It moves by −\d+\sHz/)).toBeVisible()
 
-  await goTo(page, 'w', /Bandwidth and neighbours/)
+  await goByFind(page, 'neighb', /Bandwidth and neighbours/)
   await tabTo(page, /Occupied bandwidth/)
   await page.keyboard.type('8.4')
   await page.keyboard.press('Enter')
@@ -114,7 +114,7 @@ test('power over time is typed, brought in as a log, and read from the simulated
   await expect(page.locator('[data-slot=t300] input')).toHaveValue('2.880 W')
   await page.getByRole('button', { name: 'Simulated meter' }).click()
   await expect(page.locator('[data-slot=t300] input')).not.toHaveValue('2.880 W', { timeout: 20_000 })
-  await page.getByText(/^History/).click()
+  await page.locator('.history summary').click()
   await expect(page.locator('.history')).toContainText('simulated meter')
   await expect(page.locator('.history')).toContainText('superseded')
 })

@@ -47,6 +47,24 @@ export async function goTo(page: Page, letter: string, heading: string | RegExp)
   await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
 }
 
+/** Goes to a place by typing a few letters of its name, from wherever the focus is. */
+export async function goByFind(page: Page, letters: string, heading: string | RegExp): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  await page.keyboard.press('/')
+  await expect(page.getByRole('dialog').getByRole('textbox')).toBeFocused()
+  await page.keyboard.type(letters)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+}
+
+/** Follows a link of the order of work with the pointer, opening its group first where that is closed. */
+export async function follow(page: Page, group: string, place: RegExp): Promise<void> {
+  const order = page.getByRole('navigation', { name: 'Order of work' })
+  const head = order.getByRole('button', { name: new RegExp(group) })
+  if ((await head.getAttribute('aria-expanded')) === 'false') await head.click()
+  await order.getByRole('link', { name: place }).click()
+}
+
 /** Opens the demo review from an empty shelf. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/')
