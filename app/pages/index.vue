@@ -15,6 +15,7 @@ const waiting = shallowRef<ReviewBundle | null>(null)
 const toRemove = shallowRef<ReviewHead | null>(null)
 const dragging = ref(false)
 
+useKeys({ t: () => ui.toggleTheme(), 'g t': () => void router.push('/tools') })
 onMounted(async () => {
   document.title = 'Shelf · Rigorous Meter'
   try {

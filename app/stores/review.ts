@@ -1,5 +1,6 @@
 import { createContext, createSharedWork } from '#core/context'
 import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
+import { checkMemos } from '#core/station'
 import { checkChange, type CurvePoints, type Review, type TracePoints } from '#core/review'
 import {
   loadCurve,
@@ -26,6 +27,9 @@ export type SaveState =
   { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'failed'; message: string }
 
 const MOST_UNDO = 500
+
+const touches = (paths: readonly (string | number)[][], field: keyof Review): boolean =>
+  paths.some(([first]) => first === field)
 
 /** The open review: its document, the one way to change it, undo and redo, saving, and who may write. */
 export const useReviewStore = defineStore('review', () => {
@@ -109,10 +113,8 @@ export const useReviewStore = defineStore('review', () => {
     }
     const [next, forward, back] = produceWithPatches(review.value, recipe)
     if (forward.length === 0) return true
-    const wrong = checkChange(
-      next,
-      forward.map(({ path }) => path),
-    )
+    const paths = forward.map(({ path }) => path)
+    const wrong = checkChange(next, paths) ?? (touches(paths, 'memos') ? checkMemos(next) : null)
     if (wrong) return refuse(wrong.message)
     past.value = [...past.value.slice(-MOST_UNDO + 1), { label, forward, back }]
     future.value = []

@@ -6,6 +6,7 @@ export {
   type StationQuestion,
 } from './contract'
 export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './recordingUse'
+export { checkMemos } from './checkMemos'
 export { stationById, stations, wantedStations } from './stations'
 export { CARRIER_POWER_ID, CARRIER_SLOT } from './transmit/carrier-power/plan'
 export { efficiency } from './transmit/carrier-power/evaluate'

@@ -1,6 +1,6 @@
 import { createContext } from '../../core/context'
 import { newChain, newPart, newPowerMeter, newSpectrumAnalyser } from '../../core/chain'
-import { dbmFromWatts } from '../../core/quantity'
+import { dbmFromWatts, type LevelRead } from '../../core/quantity'
 import {
   type Band,
   newBand,
@@ -12,6 +12,7 @@ import {
   type Review,
 } from '../../core/review'
 import { stationById } from '../../core/station'
+import { seenLevel, type Slot, takeReading } from '../../core/step'
 
 const CLEAN = ['pocket', 'club', 'mobile']
 const AT = '2026-11-24T10:00:00.000Z'
@@ -35,7 +36,10 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
     make: 'Osmere',
     model: `Trek ${i}`,
     bands: [band('2 m', [144.39, 146.52, 147.54]), band('70 cm', [432.1, 440.3, 449.5])],
-    chainByStation: { 'carrier-power': 'power', harmonics: CLEAN[i % CLEAN.length]! },
+    chains: {
+      'carrier-power': { 'from-radio': 'power' },
+      harmonics: { 'from-radio': CLEAN[i % CLEAN.length]! },
+    },
   })
   const meter = { ...newPowerMeter('meter'), inLine: false }
   const analyser = { ...newSpectrumAnalyser('analyser'), toHz: 3e9 }
@@ -69,45 +73,34 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
   for (const set of empty.sets) {
     const steps = ['carrier-power', 'harmonics'].flatMap(id => stationById(id).plan(set, context))
     const places = steps
-      .flatMap(step =>
-        step.slots.filter(({ measures }) => measures === 'level').map(slot => ({ step, slot })),
-      )
+      .flatMap(step => step.slots.filter(({ field }) => field.as === 'level').map(slot => ({ step, slot })))
       .slice(0, input.readingsPerSet)
     for (const { step, slot } of places) {
-      const watts = slot.id === 'carrier'
-      const levelDbm = watts
-        ? dbmFromWatts(Math.round(100 * (4 + random())) / 100)
-        : slot.id === 'x1'
-          ? -13 + random()
-          : Math.round(10 * (-75 + 15 * random())) / 10
-      readings.push({
-        id: `${set.id}|${step.id}|${slot.id}`,
-        setId: set.id,
-        stationId: step.stationId,
-        stepId: step.id,
-        slot: slot.id,
-        text: '',
-        value: levelDbm,
-        unit: watts ? 'W' : 'dBm',
-        levelDbm,
-        resolutionDb: 0.1,
-        isUpperBound: false,
-        frequencyHz: slot.frequencyHz,
-        traceFloorDbm: null,
-        doubt: null,
-        instrumentId: watts ? 'meter' : 'analyser',
-        chainId: step.chainId!,
-        chainRevision: 1,
-        calibrationIds: {},
-        repeatsDbm: [],
-        supply: 'full',
-        ambientC: null,
-        who: '',
-        at: AT,
-        source: { kind: 'typed' },
-        supersedes: null,
-      })
+      const seen = seenLevel(readOff(slot, random), slot)
+      const stamp = { id: `${set.id}|${step.id}|${slot.id}`, at: AT }
+      const reading = takeReading(step, { slotId: slot.id, text: '', seen }, stamp, context)
+      if (reading) readings.push(reading)
     }
   }
   return { ...empty, readings }
+}
+
+/** What the instrument would show at a slot. */
+function readOff(slot: Slot, random: () => number): LevelRead {
+  const watts = slot.id === 'carrier'
+  const levelDbm = levelOf(slot, random)
+  return {
+    ok: true,
+    value: levelDbm,
+    unit: watts ? 'W' : 'dBm',
+    levelDbm,
+    resolutionDb: 0.1,
+    isUpperBound: false,
+    repeatsDbm: [],
+  }
+}
+
+function levelOf(slot: Slot, random: () => number): number {
+  if (slot.id === 'carrier') return dbmFromWatts(Math.round(100 * (4 + random())) / 100)
+  return slot.id === 'x1' ? -13 + random() : Math.round(10 * (-75 + 15 * random())) / 10
 }

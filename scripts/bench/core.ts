@@ -107,7 +107,7 @@ const judgeAll = (of: Review, work = createSharedWork()) => {
   for (const set of of.sets)
     for (const station of wantedStations(context))
       for (const step of station.plan(set, context))
-        judged += station.evaluate(step, context).slots.filter(slot => slot.corrected).length
+        judged += station.evaluate(step, context).slots.filter(slot => slot.found).length
   return judged
 }
 const manyCopy = median(() => JSON.parse(JSON.stringify(many)), 5)

@@ -30,7 +30,7 @@ async function ours(engine: 'fast' | 'portable'): Promise<{ ms: number; power: F
   const next = (worker: Worker) => new Promise(resolve => worker.once('message', resolve))
   await Promise.all(workers.map(next))
   const cuts = stretchesOf(SAMPLES, { workers: 2, size: SIZE })
-  let best = { ms: Infinity, power: new Float64Array(0) }
+  let best: { ms: number; power: Float64Array } = { ms: Infinity, power: new Float64Array(0) }
   for (let round = 0; round < 5; round++) {
     const from = performance.now()
     const sums = await Promise.all(

@@ -5,6 +5,7 @@ import * as vue from 'vue'
 // Nuxt brings these in by itself; here they stand in the global scope.
 Object.assign(globalThis, {
   computed: vue.computed,
+  defineAsyncComponent: vue.defineAsyncComponent,
   ref: vue.ref,
   shallowRef: vue.shallowRef,
   watch: vue.watch,

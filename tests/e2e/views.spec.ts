@@ -36,77 +36,79 @@ async function show(page: Page, path: string, heading: string): Promise<void> {
   await page.waitForTimeout(300)
 }
 
-const HALVES = [VIEWS.slice(0, VIEWS.length >> 1), VIEWS.slice(VIEWS.length >> 1)].map((views, i) => ({
-  views,
-  half: i + 1,
-}))
+/** Long tables repeat their rows and the report its sets: the first few stand for all, as far as axe looks. */
+async function shorten(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    for (const body of document.querySelectorAll('tbody'))
+      [...body.rows].slice(6).forEach(row => row.remove())
+    document
+      .querySelectorAll('article section[aria-labelledby^="report-set-"]')
+      .forEach((section, index) => index > 0 && section.remove())
+  })
+}
 
-for (const { theme, views, half } of (['light', 'dark'] as const).flatMap(theme =>
-  HALVES.map(one => ({ theme, ...one })),
-)) {
-  test(`no serious accessibility finding on any view, ${theme}, part ${half}`, async ({ browser }) => {
+/** What axe finds serious, a line each. */
+async function findingsOf(axe: AxeBuilder): Promise<string[]> {
+  const { violations } = await axe.analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => {
+      const where = nodes
+        .slice(0, 3)
+        .map(({ target, any }) => `${target.join(' ')} (${any[0]?.message ?? ''})`)
+      return `${id}: ${where.join('; ')}`
+    })
+}
+
+/** By its key, from wherever the focus is. */
+async function turnTheme(page: Page): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  await page.keyboard.press('t')
+}
+
+const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+
+const SHARES = [0, 1, 2].map(share => ({ share, views: VIEWS.filter((_view, i) => i % 3 === share) }))
+
+for (const { share, views } of SHARES)
+  test(`every view fits a phone and a wide screen, is accessible by day and night, asks no other host (${share + 1} of 3)`, async ({
+    page,
+  }) => {
     test.setTimeout(420_000)
-    const page = await (await browser.newContext({ colorScheme: theme })).newPage()
+    const hosts = new Set<string>()
+    const complaints: string[] = []
+    page.on('request', request => hosts.add(new URL(request.url()).host))
+    page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
     await openDemo(page)
-    for (const [name, path, heading] of views) {
+    for (const [name, path, heading] of views)
       await test.step(name, async () => {
         await show(page, path, heading)
-        // The report repeats the same blocks for every set: one of them stands for all, the others are taken
-        // out before the look.
-        await page.evaluate(() => {
-          document
-            .querySelectorAll('article section[aria-labelledby^="report-set-"]')
-            .forEach((section, index) => index > 0 && section.remove())
-          document.querySelectorAll('tr.step-row').forEach((row, index) => index > 8 && row.remove())
-        })
+        for (const width of [390, 1920, 1280]) {
+          await page.setViewportSize({ width, height: 844 })
+          await expect.poll(() => sideways(page), `${name} at ${width} px`).toBeLessThanOrEqual(0)
+        }
+        await shorten(page)
+        expect(await findingsOf(new AxeBuilder({ page })), `${name} by day`).toEqual([])
         // What hangs on the theme is contrast; the rest is looked at once, by day.
-        const axe =
-          theme === 'dark' ? new AxeBuilder({ page }).withRules(['color-contrast']) : new AxeBuilder({ page })
-        const { violations } = await axe.analyze()
-        const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-        expect(
-          serious.map(
-            ({ id, nodes }) =>
-              `${name}: ${id}: ${nodes
-                .slice(0, 3)
-                .map(node => `${node.target.join(' ')} (${node.any[0]?.message ?? ''})`)
-                .join('; ')}`,
-          ),
-        ).toEqual([])
+        await turnTheme(page)
+        await expect(page.locator('.v-theme--night').first()).toBeAttached()
+        const contrast = new AxeBuilder({ page }).withRules(['color-contrast'])
+        expect(await findingsOf(contrast), `${name} by night`).toEqual([])
+        await turnTheme(page)
       })
-    }
-    await page.context().close()
+    expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
+    expect(complaints).toEqual([])
   })
-}
 
-for (const width of [390, 1920]) {
-  test(`nothing runs out of the page at ${width} px`, async ({ browser }) => {
-    const page = await (await browser.newContext({ viewport: { width, height: 844 } })).newPage()
-    await openDemo(page)
-    for (const [name, path, heading] of VIEWS) {
-      await show(page, path, heading)
-      expect(
-        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-        name,
-      ).toBeLessThanOrEqual(0)
-    }
-    await page.context().close()
-  })
-}
-
-test('only this host is asked, and no script runs without its nonce', async ({ page }) => {
-  const hosts = new Set<string>()
+test('no script runs without its nonce, and the PDF is made here', async ({ page }) => {
   const complaints: string[] = []
-  page.on('request', request => hosts.add(new URL(request.url()).host))
   page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
   await openDemo(page)
-  for (const [, path, heading] of VIEWS) await show(page, path, heading)
   await show(page, `${DEMO}/report`, 'Report')
   await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Make the PDF' }).click(),
   ])
-  expect([...hosts].filter(host => host !== '' && !host.startsWith('127.0.0.1'))).toEqual([])
   expect(complaints).toEqual([])
   const reply = await page.request.get('/')
   const policy = reply.headers()['content-security-policy'] ?? ''
