@@ -12,7 +12,13 @@ export default defineNuxtConfig({
   alias: { '#core': coreFolder },
   imports: { autoImport: true, dirs: ['stores', 'composables'] },
   components: [{ path: '~/components', pathPrefix: false }],
-  css: ['vuetify/styles/layers', 'vuetify/styles/core', '~/assets/fonts.css', '~/assets/base.css', '~/assets/layout.css'],
+  css: [
+    'vuetify/styles/layers',
+    'vuetify/styles/core',
+    '~/assets/fonts.css',
+    '~/assets/base.css',
+    '~/assets/layout.css',
+  ],
   runtimeConfig: {
     public: { demo: false, version: process.env.npm_package_version ?? '0.3.0' },
   },

@@ -53,7 +53,7 @@ async function readingsFor(id: string, head: HeadRecord): Promise<Reading[]> {
   throw new CoreError(
     'bad-review',
     'Some of this review’s readings are missing from the browser’s storage. Nothing was changed.',
-    { review: id },
+    { why: 'a batch of readings is missing' },
   )
 }
 

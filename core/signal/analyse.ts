@@ -151,6 +151,8 @@ function deviationSums(stretches: readonly GatheredStretch[]): DeviationSums | n
   return sums.length === stretches.length ? joinDeviation(sums) : null
 }
 
+const searchIn = (layout: SampleSource['layout']) => (layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {})
+
 /** Puts the stretches of a recording together and reads everything wanted from them. */
 export function concludeAnalysis(
   stretches: readonly GatheredStretch[],
@@ -182,9 +184,7 @@ export function concludeAnalysis(
     noiseFloorDb: decibels(noiseFloorPower(spectrum)),
     picture: joinPictures(stretches.map(({ picture }) => picture)),
     curve: sums && deviationCurve(sums, CURVE_POINTS),
-    twoTone: wanted.twoTone
-      ? attempt(() => twoTone(spectrum, source.layout === 'audio' ? { fromHz: AUDIO_FROM_HZ } : {}))
-      : null,
+    twoTone: wanted.twoTone ? attempt(() => twoTone(spectrum, searchIn(source.layout))) : null,
     words: spectrumWords(spectrum),
   }
 }
