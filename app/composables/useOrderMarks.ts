@@ -49,7 +49,8 @@ export function useOrderMarks() {
 type MaybeContext = ReturnType<typeof useReviewStore>['context']
 type MaybeSet = ReturnType<typeof useReviewRoute>['set']['value']
 
-function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
+/** Marks of all places of a review for a set. */
+export function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
   if (!context) return NOTHING
   const cardDone = set !== null && set.model !== '' && stepPlaces(set).length > 0
   const left = set

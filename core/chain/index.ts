@@ -20,13 +20,8 @@ export { levelStairs, levelStairsFromWatts, type LevelStairs, type Stair } from 
 export { reachAt, outOfReachInWords, harmonicList, type Reach } from './reach'
 export { chainContributions, partHalfWidthDb, ASSUMED_RADIO_VSWR } from './chainContributions'
 export { instrumentContributions, accuracyInWords } from './instrumentContributions'
-export {
-  benchChecks,
-  worstSeverity,
-  type BenchCheck,
-  type CheckSeverity,
-  type BenchCheckInput,
-} from './benchChecks'
+export { benchChecks, worstSeverity } from './benchChecks'
+export type { BenchCheck, BenchCheckInput, CheckSeverity } from './checks/check'
 export { newPart, newChain, newPowerMeter, newReceiver, newSpectrumAnalyser } from './templates'
 export { coaxTerms, libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
 export {

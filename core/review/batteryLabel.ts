@@ -1,5 +1,5 @@
 import { printNumber } from '../quantity'
-import type { BatteryLabel } from './types'
+import type { BatteryLabel } from './cardTypes'
 
 /** Whether the label on a battery agrees with itself. */
 export type BatteryLabelCheck =

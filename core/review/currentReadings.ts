@@ -1,4 +1,5 @@
-import type { Reading, Review } from './types'
+import type { Review } from './types'
+import type { Reading } from './readingTypes'
 
 /** Readings of one step that stand, by slot. */
 export type StepReadings = ReadonlyMap<string, Reading>

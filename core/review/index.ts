@@ -2,36 +2,38 @@ export type {
   Band,
   BatteryLabel,
   Channel,
-  ControlCheck,
-  CurveHead,
-  CurveKind,
-  CurvePoints,
-  FigureReading,
-  KeyDown,
-  LevelReading,
-  OtherFigure,
-  PictureHead,
   PowerClaim,
   PowerLevel,
   RadioSet,
+  SetKind,
+  SetRole,
+} from './cardTypes'
+export type {
+  FigureReading,
+  LevelReading,
   Reading,
   ReadingDoubt,
   ReadingSource,
-  Review,
-  ReviewSettings,
   RoleId,
   SeenFigure,
   SeenLevel,
-  SetKind,
-  SetRole,
-  SkippedStep,
-  StationMemo,
-  StepNote,
   Through,
-  TraceHead,
-  TracePoints,
-} from './types'
-export { CURVE_KINDS, REVIEW_SCHEMA_VERSION } from './types'
+} from './readingTypes'
+export {
+  type ControlCheck,
+  CURVE_KINDS,
+  type CurveHead,
+  type CurveKind,
+  type CurvePoints,
+  type KeyDown,
+  type OtherFigure,
+  type PictureHead,
+  type SkippedStep,
+  type StepNote,
+  type TraceHead,
+  type TracePoints,
+} from './stepRecordTypes'
+export { type Review, REVIEW_SCHEMA_VERSION, type ReviewSettings, type StationMemo } from './types'
 export {
   DEFAULT_CALIBRATION_AGE_DAYS,
   newReview,
@@ -51,7 +53,8 @@ export {
 } from './currentReadings'
 export { checkChange, type ChangedPath } from './checkChange'
 export { readingsThrough, removeBand, removeChain, removeChannel, removeLevel, removeSet } from './removals'
-export { readingSchema, reviewSchema } from './schema'
+export { reviewSchema } from './schema'
+export { readingSchema } from './schema/readings'
 export { validateReview } from './validateReview'
 export { writeReviewFile, readReviewFile, MAX_REVIEW_BYTES, type ReviewBundle } from './reviewFile'
 export { migrateReview } from './migrateReview'

@@ -1,5 +1,6 @@
 import { HEAT_DEFAULTS } from '../chain'
-import type { Band, Channel, PowerLevel, RadioSet, Review } from './types'
+import type { Review } from './types'
+import type { Band, Channel, PowerLevel, RadioSet } from './cardTypes'
 
 /** A year: the usual interval between calibrations (common practice, no source). */
 export const DEFAULT_CALIBRATION_AGE_DAYS = 365

@@ -1,4 +1,5 @@
-import type { Review, Through } from './types'
+import type { Review } from './types'
+import type { Through } from './readingTypes'
 
 /** A place steps belong to: a band, one of its channels, or a level. */
 interface Place {

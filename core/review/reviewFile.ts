@@ -1,7 +1,8 @@
 import Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
 import { CoreError } from '../errors'
-import { type CurvePoints, REVIEW_SCHEMA_VERSION, type Review, type TracePoints } from './types'
+import { REVIEW_SCHEMA_VERSION, type Review } from './types'
+import { type CurvePoints, type TracePoints } from './stepRecordTypes'
 import { validateReview } from './validateReview'
 
 /** Most a review file may weigh, bytes. */

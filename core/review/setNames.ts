@@ -1,4 +1,4 @@
-import type { RadioSet } from './types'
+import type { RadioSet } from './cardTypes'
 
 /** A set as one line: `Osmere Trek 2, sample B`; `Unnamed set` while the card is empty. */
 export function setName(set: RadioSet): string {

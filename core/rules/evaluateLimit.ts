@@ -1,28 +1,18 @@
 import { assertPositive } from '../errors'
-import {
-  dbmFromWatts,
-  printDbm,
-  printFrequencyShort,
-  printMhz,
-  printNumber,
-  printSigned,
-  printWatts,
-} from '../quantity'
+import { dbmFromWatts, printNumber } from '../quantity'
+import { filled, reasonFor } from './limitReasons'
 import { matchClauses } from './matchClauses'
+import { outOfService, cannotJudge, noFigure, headOf } from './noLimit'
 import { limitDemands, powerLimitDbm, type WorkedDemand, type WorkedLimit } from './powerLimitDbm'
 import type {
-  CannotJudge,
   CarrierFacts,
   EmissionFacts,
   LimitAnswer,
   LimitClause,
   LimitFound,
-  MissingFact,
-  NoFigureFound,
   PowerLimit,
   Quantity,
   Rulebook,
-  RulebookHead,
   ScalarAnswer,
   ScalarLimit,
 } from './types'
@@ -121,13 +111,13 @@ function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
   return worked && gainDb !== 0 ? { limitDbm: worked.limitDbm - gainDb, slope: worked.slope } : worked
 }
 
-interface Place {
+export interface Place {
   carrier: CarrierFacts
   emission: EmissionFacts
 }
 
 /** The demands of a clause at the socket: radiated ones are taken back there by the antenna's gain. */
-function demandsOf(clause: LimitClause, place: Place): WorkedDemand[] {
+export function demandsOf(clause: LimitClause, place: Place): WorkedDemand[] {
   const { limit } = clause
   const gainDb = clause.basis === 'erp' ? (place.carrier.antennaGainDbd ?? 0) : 0
   if (!isPowerLimit(limit))
@@ -190,146 +180,4 @@ function referenceFor(
   const at =
     limit.kind === 'mask' ? Math.abs(emission.frequencyHz - carrier.frequencyHz) : emission.frequencyHz
   return referenceBandwidth?.find(({ fromHz, toHz }) => at >= fromHz && at < toHz)?.bandwidthHz ?? null
-}
-
-function reasonFor(
-  clause: LimitClause,
-  place: Place,
-  limit: WorkedLimit,
-  others: { clause: LimitClause; limit: WorkedLimit }[],
-): string {
-  const { carrier } = place
-  const demands = demandsOf(clause, place)
-  const rest = demands.find(({ isRest }) => isRest)
-  const asked = demands.filter(demand => demand !== rest)
-  const loosens = clause.limit.kind === 'loosest' || hasLoosest(clause.limit)
-  const sentences = [
-    `${printWatts(carrier.powerW)} on ${printMhz(carrier.frequencyHz)}${conditionWords(clause, carrier)}.`,
-    capital(`${asked.map(({ words, limitDbm }) => `${words} is ${printDbm(limitDbm, 2)}`).join('; ')}.`),
-  ]
-  const governing =
-    asked.find(({ governs }) => governs) ??
-    asked.reduce((a, b) => ((loosens ? b.limitDbm > a.limitDbm : b.limitDbm < a.limitDbm) ? b : a))
-  if (asked.length > 1)
-    sentences.push(
-      loosens
-        ? `Whichever asks less holds: ${printDbm(governing.limitDbm, 2)}.`
-        : `Both apply, so the stricter holds: ${printDbm(governing.limitDbm, 2)}.`,
-    )
-  if (rest)
-    sentences.push(
-      rest.governs
-        ? `But ${rest.words.replace('asked', 'need be brought')}, so the limit is ${printDbm(rest.limitDbm, 2)}.`
-        : `${capital(rest.words.replace('nothing asked', 'nothing is asked'))} (${printDbm(rest.limitDbm, 0)}).`,
-    )
-  for (const other of others)
-    sentences.push(`${other.clause.clause} would ask for ${printDbm(other.limit.limitDbm, 2)} only.`)
-  if (clause.basis === 'erp')
-    sentences.push(
-      `The rule counts radiated power (ERP); with the antenna’s ${printSigned(carrier.antennaGainDbd ?? 0)} dB over a dipole that is ${printDbm(limit.limitDbm, 2)} at the socket.`,
-    )
-  if (clause.note) sentences.push(filled(clause.note, carrier, printDbm(limit.limitDbm, 2)))
-  return sentences.join(' ')
-}
-
-function hasLoosest(limit: LimitClause['limit']): boolean {
-  if (!isPowerLimit(limit)) return false
-  if (limit.kind === 'loosest') return true
-  if (limit.kind === 'not-below') return hasLoosest(limit.limit)
-  if (limit.kind === 'mask') return limit.steps.some(step => hasLoosest(step.limit))
-  return limit.kind === 'by-emission' && limit.segments.some(segment => hasLoosest(segment.limit))
-}
-
-function conditionWords({ when }: LimitClause, carrier: CarrierFacts): string {
-  const range = when.carrierHz?.find(([from, to]) => carrier.frequencyHz >= from && carrier.frequencyHz <= to)
-  const words = [
-    ...(range
-      ? [
-          range[1] >= 299e9
-            ? `above ${printFrequencyShort(range[0])}`
-            : `${printFrequencyShort(range[0])} to ${printFrequencyShort(Math.round(range[1]))}`,
-        ]
-      : []),
-    ...(when.powerW
-      ? [
-          when.powerW[1] === null
-            ? `above ${printWatts(when.powerW[0], 2)}`
-            : `up to ${printWatts(when.powerW[1], 2)}`,
-        ]
-      : []),
-    ...(when.modes ? [when.modes.join('/')] : []),
-    ...(when.channelSpacingHz
-      ? [`channels of ${when.channelSpacingHz.map(printFrequencyShort).join(' or ')}`]
-      : []),
-  ]
-  return words.length > 0 ? ` (clause for ${words.join(', ')})` : ''
-}
-
-function filled(note: string, carrier: CarrierFacts, limit: string): string {
-  return note
-    .replaceAll('{power}', printWatts(carrier.powerW))
-    .replaceAll('{carrier}', printMhz(carrier.frequencyHz))
-    .replaceAll('{limit}', limit)
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
-}
-
-/** What a rulebook answers with of itself. */
-function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
-  return { id, title, edition, standing, owner }
-}
-
-function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {
-  if (
-    rulebook.bands.length === 0 ||
-    rulebook.bands.some(band => carrier.frequencyHz >= band.fromHz && carrier.frequencyHz <= band.toHz)
-  )
-    return null
-  return {
-    kind: 'no-figure',
-    clause: rulebook.title,
-    rulebook: headOf(rulebook),
-    get reason() {
-      return `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.`
-    },
-  }
-}
-
-function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quantity): NoFigureFound {
-  const silent = rulebook.noFigure.find(
-    entry =>
-      entry.about === about &&
-      carrier.frequencyHz >= entry.carrierHz[0] &&
-      carrier.frequencyHz <= entry.carrierHz[1],
-  )
-  const vague = rulebook.clauses.find(clause => clause.about === about && clause.confidence === 'L')
-  return {
-    kind: 'no-figure',
-    clause: silent?.clause ?? vague?.clause ?? rulebook.title,
-    rulebook: headOf(rulebook),
-    reason:
-      silent?.words ??
-      (vague
-        ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). Put the current text into a rulebook of your own.`
-        : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
-  }
-}
-
-const ASKS: Record<MissingFact, string> = {
-  'antenna-gain':
-    'the gain of the antenna (its rule counts radiated power, which cannot be judged from the socket alone)',
-  'channel-spacing': 'the channel spacing',
-  mode: 'the mode (FM, AM or SSB)',
-}
-
-function cannotJudge(rulebook: Rulebook, clause: LimitClause, asks: MissingFact[]): CannotJudge {
-  return {
-    kind: 'cannot-judge',
-    asks,
-    clause: clause.clause,
-    rulebook: headOf(rulebook),
-    reason: `${clause.clause} cannot be applied before the card says ${asks.map(ask => ASKS[ask]).join(' and ')}.`,
-  }
 }

@@ -9,7 +9,8 @@ import {
   type Distributions,
   ratioContributions,
 } from '../uncertainty'
-import { asReading, type BenchKind, benchKinds, type SimulatedBench } from './benchKinds'
+import { asReading, benchKinds } from './benchKinds'
+import { type BenchKind, type SimulatedBench } from './benchDraws'
 
 /** How one kind of bench came out. */
 export interface CoverageRow {

@@ -1,2 +1,3 @@
 export { coverageStudy, COVERAGE_DEFAULTS, type CoverageOptions, type CoverageRow } from './coverageStudy'
-export { benchKinds, type BenchKind } from './benchKinds'
+export { benchKinds } from './benchKinds'
+export type { BenchKind } from './benchDraws'

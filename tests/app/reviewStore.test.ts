@@ -28,6 +28,9 @@ vi.mock('~/storage/reviewLock', () => ({
   },
 }))
 
+const twentyOneLevels = (review: Review) =>
+  Array.from({ length: 21 }, (_unused, i) => ({ ...review.sets[0]!.levels[0]!, id: `level-${i}` }))
+
 async function opened() {
   const store = useReviewStore()
   await store.open('demo-fell-race')
@@ -84,6 +87,28 @@ describe('the review store', () => {
     expect(store.canRedo).toBe(false)
     store.undo()
     expect(store.review!.title).toBe('One')
+  })
+
+  it.each([
+    ['a name of 401 characters', (draft: Review) => void (draft.chains[0]!.name = 'x'.repeat(401))],
+    ['a bandwidth that is no number', (draft: Review) => void (draft.settings.ambientC = Number.NaN)],
+    ['twenty-one power levels', (draft: Review) => void (draft.sets[0]!.levels = twentyOneLevels(draft))],
+    [
+      'a radio gone from under its readings',
+      (draft: Review) =>
+        void draft.sets.splice(
+          draft.sets.findIndex(({ id }) => id === 'trek-b'),
+          1,
+        ),
+    ],
+  ])('refuses %s in words, keeps nothing of it, and is saved as it was', async (_what, recipe) => {
+    const store = await opened()
+    const before = store.review
+    expect(store.change('what could not be opened again', recipe)).toBe(false)
+    expect(store.review).toBe(before)
+    expect(store.refusal.message).toMatch(/^[A-Z].*\.$/)
+    expect(useUiStore().notice?.text).toContain('The review is as it was before.')
+    expect([store.canUndo, kept.saves.length, store.saveState.kind]).toEqual([false, 0, 'saved'])
   })
 
   it('takes no step for a change that changes nothing', async () => {

@@ -1,0 +1,79 @@
+import type { Mode } from '../rules'
+import type { RoleId } from './readingTypes'
+
+/** What the maker says of one band at one power level. */
+
+export type PowerClaim =
+  | { kind: 'watts'; powerW: number }
+  /** The level exists, and the maker gives no figure. */
+  | { kind: 'not-said' }
+  /** The set has no such level on this band. */
+  | { kind: 'no-level' }
+
+export interface Channel {
+  id: string
+  name: string
+  frequencyHz: number
+  /** Harmonics are measured on this channel too. */
+  harmonics: boolean
+}
+
+export interface PowerLevel {
+  id: string
+  name: string
+}
+
+export interface Band {
+  id: string
+  name: string
+  channels: Channel[]
+  /** By level id. */
+  claims: Record<string, PowerClaim>
+  mode: Mode
+  /** Channel spacing, Hz; null where the card does not say. */
+  channelSpacingHz: number | null
+  /** Further spacings the set can be switched to here, Hz: deviation and neighbours are measured at each. */
+  alsoSpacingsHz: number[]
+  /** Gain of the antenna less feed loss over a half-wave dipole, dB; null where nobody knows. */
+  antennaGainDbd: number | null
+  /** Rulebooks this band is judged by; null: those of the review. */
+  rulebookIds: string[] | null
+}
+
+/** What the label on the battery says; null where it does not. */
+
+export interface BatteryLabel {
+  voltageV: number | null
+  capacityAh: number | null
+  energyWh: number | null
+}
+
+export type SetKind = 'handheld' | 'mobile'
+
+export type SetRole = 'under-test' | 'control'
+
+/** One radio: its card and its claims. */
+
+export interface RadioSet {
+  id: string
+  kind: SetKind
+  role: SetRole
+  make: string
+  model: string
+  sample: string
+  serial: string
+  firmware: string
+  price: string
+  /** Bought, lent, gift: disclosed in the report. */
+  howObtained: string
+  inTheBox: string
+  battery: BatteryLabel
+  levels: PowerLevel[]
+  bands: Band[]
+  /** Battery or supply as it stands now; copied to every reading. */
+  supplyNow: string
+  /** Longest the set may be keyed in one go, s. */
+  keyDownLimitS: number
+  /** Chain by station and role; a role without an entry takes the first that suits. */
+  chains: Record<string, Record<RoleId, string>>
+}

@@ -1,0 +1,129 @@
+import Joi from 'joi'
+import { db, list, hz, id, line, power, time } from './parts'
+
+const loss = Joi.alternatives(
+  Joi.object({ kind: Joi.valid('figure').required(), lossDb: db.required() }),
+  Joi.object({
+    kind: Joi.valid('table').required(),
+    points: list(Joi.object({ frequencyHz: hz.required(), lossDb: db.required() }), 2000),
+  }),
+  Joi.object({
+    kind: Joi.valid('coax').required(),
+    lengthM: Joi.number().min(0).max(10000).required(),
+    rootDbPer100M: Joi.number().min(0).max(1000).required(),
+    linearDbPer100M: Joi.number().min(-100).max(1000).required(),
+  }),
+)
+export const pins = Joi.object().pattern(id, id).required()
+const part = Joi.object({
+  id: id.required(),
+  kind: Joi.valid(
+    'jumper',
+    'pad',
+    'adapter',
+    'load',
+    'sampler',
+    'coupler',
+    'combiner',
+    'filter',
+    'dc-block',
+  ).required(),
+  name: line.required(),
+  note: line.required(),
+  loss: loss.required(),
+  lossUncertainty: Joi.object({
+    halfWidthDb: Joi.number().min(0).max(60).required(),
+    distribution: Joi.valid('rectangular', 'normal').required(),
+    assumed: Joi.boolean().required(),
+    shareOfLoss: Joi.number().min(0).max(1).required(),
+    flatnessDb: Joi.number().min(0).max(60).allow(null).required(),
+  }).required(),
+  vswr: Joi.number().min(1).max(1000).required(),
+  ratingW: power.allow(null).required(),
+  zeroRatingAtC: Joi.number().greater(25).max(1000).allow(null).required(),
+  peakW: power.allow(null).required(),
+  typical: Joi.boolean().required(),
+  calibrationId: id.allow(null).required(),
+  fromHz: hz.allow(null).required(),
+  toHz: hz.allow(null).required(),
+})
+const instrumentBase = {
+  id: id.required(),
+  name: line.required(),
+  note: line.required(),
+  fromHz: hz.required(),
+  toHz: hz.required(),
+  vswr: Joi.number().min(1).max(1000).required(),
+  assumed: Joi.boolean().required(),
+  resolution: Joi.number().min(0).max(1000).required(),
+  referencePpm: Joi.number().min(0).max(1000).allow(null).required(),
+}
+export const instrument = Joi.alternatives(
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('power-meter').required(),
+    accuracyPercent: Joi.number().min(0).max(1000).required(),
+    accuracyOf: Joi.valid('reading', 'full-scale').required(),
+    fullScaleW: power.required(),
+    maxInputW: power.required(),
+    inLine: Joi.boolean().required(),
+  }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('spectrum-analyser').required(),
+    damageDbm: db.required(),
+    overloadDbm: db.required(),
+    floorDbm: db.required(),
+    resolutionBandwidthHz: Joi.number().greater(0).max(1e9).required(),
+    amplitudeAccuracyDb: Joi.number().min(0).max(60).required(),
+    floorDoubtDb: Joi.number().min(0).max(60).required(),
+    flatnessDb: Joi.number().min(0).max(60).allow(null).required(),
+  }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('receiver').required(),
+    damageDbm: db.required(),
+    overloadDbm: db.required(),
+    deviationPercent: Joi.number().min(0).max(100).required(),
+    ratioDb: Joi.number().min(0).max(60).required(),
+  }),
+)
+export const chain = Joi.object({
+  id: id.required(),
+  name: line.required(),
+  instrumentId: Joi.string().allow('').max(80).required(),
+  parts: list(part, 60),
+  offsetOnInstrumentDb: db.required(),
+  revision: Joi.number().integer().min(1).required(),
+})
+export const calibration = Joi.object({
+  id: id.required(),
+  partId: id.required(),
+  partName: line.required(),
+  at: time.required(),
+  withWhat: line.required(),
+  expandedDb: Joi.number().min(0).max(60).required(),
+  points: Joi.array()
+    .items(
+      Joi.object({
+        frequencyHz: hz.greater(0).required(),
+        throughDbm: db.required(),
+        withPartDbm: db.required(),
+      }),
+    )
+    .min(1)
+    .max(2000)
+    .required(),
+})
+export const padTest = Joi.object({
+  id: id.required(),
+  chainId: id.required(),
+  at: time.required(),
+  harmonic: Joi.number().integer().min(2).max(20).required(),
+  frequencyHz: hz.required(),
+  padDb: Joi.number().greater(0).max(60).required(),
+  padHalfWidthDb: Joi.number().min(0).max(20).required(),
+  withoutDbm: db.required(),
+  withDbm: db.required(),
+  resolutionDb: Joi.number().min(0).max(300).required(),
+})

@@ -1,0 +1,75 @@
+import Joi from 'joi'
+import { CURVE_KINDS } from '../stepRecordTypes'
+import { pins } from './bench'
+import { id, time, line, text, hz, db } from './parts'
+import { stepId } from './readings'
+
+const inStep = { id: id.required(), setId: id.required(), stepId: stepId.required(), at: time.required() }
+export const curve = Joi.object({
+  ...inStep,
+  kind: Joi.valid(...CURVE_KINDS).required(),
+  fileName: line.required(),
+  words: text.required(),
+  rows: Joi.number().integer().min(0).max(4096).required(),
+})
+export const keyDown = Joi.object({
+  ...inStep,
+  chainId: id.allow(null).required(),
+  seconds: Joi.number().min(0).max(86400).required(),
+  powerW: Joi.number().min(0).max(1e5).required(),
+})
+export const note = Joi.object({ ...inStep, text: text.required(), who: line.required() })
+export const picture = Joi.object({
+  ...inStep,
+  name: line.required(),
+  width: Joi.number().integer().min(1).max(10000).required(),
+  height: Joi.number().integer().min(1).max(10000).required(),
+  bytes: Joi.number().integer().min(1).max(20000000).required(),
+})
+export const skipped = Joi.object({
+  setId: id.required(),
+  stepId: stepId.required(),
+  reason: line.required(),
+  at: time.required(),
+})
+export const trace = Joi.object({
+  id: id.required(),
+  setId: id.required(),
+  stepId: Joi.string().min(1).max(300).required(),
+  fileName: line.required(),
+  sha256: Joi.string().allow('').max(128).required(),
+  pointCount: Joi.number().integer().min(1).max(2000000).required(),
+  fromHz: hz.required(),
+  toHz: hz.required(),
+  resolutionBandwidthHz: hz.allow(null).required(),
+  keepsHighest: Joi.boolean().required(),
+  floorDbm: db.required(),
+  chainId: id.required(),
+  at: time.required(),
+})
+export const controlCheck = Joi.object({
+  id: id.required(),
+  chainId: id.required(),
+  setId: id.required(),
+  at: time.required(),
+  frequencyHz: hz.required(),
+  text: line.required(),
+  levelDbm: db.required(),
+  resolutionDb: Joi.number().min(0).max(300).required(),
+  calibrationIds: pins,
+  knownDbm: db.required(),
+  knownExpandedDb: Joi.number().min(0).max(60).required(),
+  knownFrom: line.required(),
+})
+export const otherFigure = Joi.object({
+  id: id.required(),
+  setId: id.required(),
+  stationId: id.required(),
+  stepId: Joi.string().min(1).max(300).required(),
+  slot: id.required(),
+  who: line.required(),
+  text: line.required(),
+  levelDbm: db.required(),
+  expandedDb: Joi.number().min(0).max(60).required(),
+  at: time.required(),
+})

@@ -1,0 +1,68 @@
+import { printMhz } from '../quantity'
+import type {
+  Rulebook,
+  RulebookHead,
+  CarrierFacts,
+  NoFigureFound,
+  Quantity,
+  MissingFact,
+  LimitClause,
+  CannotJudge,
+} from './types'
+
+/** What a rulebook answers with of itself. */
+export function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
+  return { id, title, edition, standing, owner }
+}
+
+export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {
+  if (
+    rulebook.bands.length === 0 ||
+    rulebook.bands.some(band => carrier.frequencyHz >= band.fromHz && carrier.frequencyHz <= band.toHz)
+  )
+    return null
+  return {
+    kind: 'no-figure',
+    clause: rulebook.title,
+    rulebook: headOf(rulebook),
+    get reason() {
+      return `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.`
+    },
+  }
+}
+
+export function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quantity): NoFigureFound {
+  const silent = rulebook.noFigure.find(
+    entry =>
+      entry.about === about &&
+      carrier.frequencyHz >= entry.carrierHz[0] &&
+      carrier.frequencyHz <= entry.carrierHz[1],
+  )
+  const vague = rulebook.clauses.find(clause => clause.about === about && clause.confidence === 'L')
+  return {
+    kind: 'no-figure',
+    clause: silent?.clause ?? vague?.clause ?? rulebook.title,
+    rulebook: headOf(rulebook),
+    reason:
+      silent?.words ??
+      (vague
+        ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). Put the current text into a rulebook of your own.`
+        : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
+  }
+}
+const ASKS: Record<MissingFact, string> = {
+  'antenna-gain':
+    'the gain of the antenna (its rule counts radiated power, which cannot be judged from the socket alone)',
+  'channel-spacing': 'the channel spacing',
+  mode: 'the mode (FM, AM or SSB)',
+}
+
+export function cannotJudge(rulebook: Rulebook, clause: LimitClause, asks: MissingFact[]): CannotJudge {
+  return {
+    kind: 'cannot-judge',
+    asks,
+    clause: clause.clause,
+    rulebook: headOf(rulebook),
+    reason: `${clause.clause} cannot be applied before the card says ${asks.map(ask => ASKS[ask]).join(' and ')}.`,
+  }
+}
