@@ -23,7 +23,8 @@ export { instrumentContributions, accuracyInWords } from './instrumentContributi
 export { benchChecks, worstSeverity } from './benchChecks'
 export type { BenchCheck, BenchCheckInput, CheckSeverity } from './checks/check'
 export { newPart, newChain, newPowerMeter, newReceiver, newSpectrumAnalyser } from './templates'
-export { coaxTerms, libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
+export { coaxTerms } from './coaxFigures'
+export { libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
 export {
   calibratedChain,
   calibratedPart,

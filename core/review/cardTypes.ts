@@ -2,7 +2,6 @@ import type { Mode } from '../rules'
 import type { RoleId } from './readingTypes'
 
 /** What the maker says of one band at one power level. */
-
 export type PowerClaim =
   | { kind: 'watts'; powerW: number }
   /** The level exists, and the maker gives no figure. */
@@ -41,7 +40,6 @@ export interface Band {
 }
 
 /** What the label on the battery says; null where it does not. */
-
 export interface BatteryLabel {
   voltageV: number | null
   capacityAh: number | null
@@ -53,7 +51,6 @@ export type SetKind = 'handheld' | 'mobile'
 export type SetRole = 'under-test' | 'control'
 
 /** One radio: its card and its claims. */
-
 export interface RadioSet {
   id: string
   kind: SetKind

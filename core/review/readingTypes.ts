@@ -1,7 +1,6 @@
 import type { LevelUnit, FigureUnit } from '../quantity'
 
 /** Where a reading came from. */
-
 export type ReadingSource =
   | { kind: 'typed' }
   | { kind: 'file'; fileName: string; sha256: string; traceId: string }
@@ -12,7 +11,6 @@ export type ReadingSource =
   | { kind: 'demo' }
 
 /** A doubt that travels with a reading taken from a trace. */
-
 export type ReadingDoubt =
   /** Points further apart than the resolution bandwidth: a peak may have been stepped over. */
   | { kind: 'coarse-trace'; stepHz: number; resolutionBandwidthHz: number | null }
@@ -20,7 +18,6 @@ export type ReadingDoubt =
   | { kind: 'stepped-trace'; stepHz: number; resolutionBandwidthHz: number }
 
 /** A level as an instrument showed it, before anything is corrected. */
-
 export interface SeenLevel {
   as: 'level'
   value: number
@@ -40,7 +37,6 @@ export interface SeenLevel {
 }
 
 /** A figure as it was seen that is no level behind a chain: a deviation, a frequency, a voltage, a ratio. */
-
 export interface SeenFigure {
   as: 'figure'
   value: number
@@ -57,7 +53,6 @@ export interface SeenFigure {
 }
 
 /** Which chain a reading went through in one of its station's roles, as it stood then. */
-
 export interface Through {
   chainId: string
   chainRevision: number
@@ -69,14 +64,12 @@ export interface Through {
 }
 
 /** What stands at the other end of a chain, by the station's own names: `instrument`, `generator` … */
-
 export type RoleId = string
 
 /**
  * One thing that was seen, with where it belongs and under what it was taken. Never changed; a retake
  * supersedes it. All else is computed from it.
  */
-
 export interface Reading {
   id: string
   setId: string
@@ -103,9 +96,7 @@ export interface Reading {
 }
 
 /** A reading of a level. */
-
 export type LevelReading = Reading & { seen: SeenLevel }
 
 /** A reading of a figure that is no level. */
-
 export type FigureReading = Reading & { seen: SeenFigure }

@@ -4,7 +4,6 @@ export const CURVE_KINDS = ['spectrum', 'deviation', 'time-frequency'] as const
 export type CurveKind = (typeof CURVE_KINDS)[number]
 
 /** A curve worked out from a recording and kept for its drawing; its points live in a record of their own. */
-
 export interface CurveHead {
   id: string
   setId: string
@@ -22,7 +21,6 @@ export interface CurveHead {
  * `y2` is the other edge of a band (lowest beside highest); empty where there is none. A picture has its
  * columns one behind the other in `y`.
  */
-
 export interface CurvePoints {
   x: Float64Array
   y: Float64Array
@@ -30,7 +28,6 @@ export interface CurvePoints {
 }
 
 /** A key-down as it happened. */
-
 export interface KeyDown {
   id: string
   setId: string
@@ -43,7 +40,6 @@ export interface KeyDown {
 }
 
 /** A note to a step; the latest counts. */
-
 export interface StepNote {
   id: string
   setId: string
@@ -54,7 +50,6 @@ export interface StepNote {
 }
 
 /** A picture kept with a step; its bytes live in a record of their own. */
-
 export interface PictureHead {
   id: string
   setId: string
@@ -68,7 +63,6 @@ export interface PictureHead {
 }
 
 /** A step left out on purpose. */
-
 export interface SkippedStep {
   setId: string
   stepId: string
@@ -77,7 +71,6 @@ export interface SkippedStep {
 }
 
 /** A trace kept with the review; its points live in a record of their own. */
-
 export interface TraceHead {
   id: string
   setId: string
@@ -100,7 +93,6 @@ export interface TracePoints {
 }
 
 /** The control radio read through a chain on the day, against what it is known to make. */
-
 export interface ControlCheck {
   id: string
   chainId: string
@@ -119,7 +111,6 @@ export interface ControlCheck {
 }
 
 /** What another tester found for the same figure of the same set. */
-
 export interface OtherFigure {
   id: string
   setId: string

@@ -1,5 +1,6 @@
 import { printFrequencyShort, printWatts } from '../quantity'
-import { isPowerLimit, scalarWords } from './evaluateLimit'
+import { scalarWords } from './demandsOf'
+import { isPowerLimit } from './demandsOf'
 import { powerLimitWords } from './powerLimitDbm'
 import type { Conditions, Confidence, LimitClause, Quantity, Rulebook } from './types'
 

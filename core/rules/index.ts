@@ -25,7 +25,8 @@ export type {
   Standing,
 } from './types'
 export { QUANTITIES, SCALAR_UNITS } from './types'
-export { evaluateLimit, evaluateScalar, isPowerLimit, scalarWords, type PowerQuantity } from './evaluateLimit'
+export { evaluateLimit, evaluateScalar, type PowerQuantity } from './evaluateLimit'
+export { isPowerLimit, scalarWords } from './demandsOf'
 export { emissionEdges, limitsOfCarrier, type LimitsOfCarrier } from './limitRegimes'
 export { evaluateSeveral, strictestOf, type SeveralAnswers } from './severalRulebooks'
 export {

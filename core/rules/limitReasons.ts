@@ -1,5 +1,5 @@
 import { printWatts, printMhz, printDbm, printSigned, printFrequencyShort } from '../quantity'
-import { demandsOf, isPowerLimit, type Place } from './evaluateLimit'
+import { demandsOf, isPowerLimit, type Place } from './demandsOf'
 import type { WorkedLimit } from './powerLimitDbm'
 import type { LimitClause, CarrierFacts } from './types'
 

@@ -1,4 +1,5 @@
-import { evaluateLimit, isPowerLimit } from './evaluateLimit'
+import { evaluateLimit } from './evaluateLimit'
+import { isPowerLimit } from './demandsOf'
 import type { CarrierFacts, EmissionFacts, LimitAnswer, PowerLimit, Rulebook } from './types'
 
 /**

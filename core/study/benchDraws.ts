@@ -23,7 +23,6 @@ import {
 } from '../virtual'
 
 /** One bench with its truth, and the readings somebody would have taken at it. */
-
 export interface SimulatedBench {
   instrument: Instrument
   chain: Chain
@@ -31,7 +30,6 @@ export interface SimulatedBench {
 }
 
 /** A reading as displayed, and what the radio really gave. */
-
 export interface SimulatedReading {
   slot: 'carrier' | 'x1' | 'x2'
   frequencyHz: number
@@ -44,7 +42,6 @@ export interface SimulatedReading {
 }
 
 /** A family of benches: what is drawn, and which figure is looked at. */
-
 export interface BenchKind {
   id: string
   stationId: 'carrier-power' | 'harmonics'

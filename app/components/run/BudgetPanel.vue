@@ -45,7 +45,8 @@ watch(
 
 /** The worker starts while the pointer is still on its way. */
 function warmUp(): void {
-  void import('~/workers/budgetWorker').then(({ warmBudgetWorker }) => warmBudgetWorker())
+  // One that does not start is told of when it is asked for a figure, not before.
+  void import('~/workers/budgetWorker').then(({ warmBudgetWorker }) => warmBudgetWorker()).catch(() => {})
 }
 onMounted(warmUp)
 

@@ -3,11 +3,9 @@ import type { HeatConditions } from '../heat'
 import type { Chain, Instrument, Calibration } from '../types'
 
 /** How much a check weighs: `danger` keeps the operator from keying up. */
-
 export type CheckSeverity = 'ok' | 'note' | 'caution' | 'danger'
 
 /** One check of a chain, in words. */
-
 export interface BenchCheck {
   id: string
   severity: CheckSeverity
