@@ -74,6 +74,7 @@ const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
   levels,
   keyDownLimitS: 60,
 }
+
 const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
   kind: 'mobile',
   role: 'under-test',

@@ -29,8 +29,3 @@ export class CoreError<C extends CoreErrorCode = CoreErrorCode> extends Error {
     this.facts = facts
   }
 }
-
-/** True when `error` is a CoreError of the given code. */
-export function isCoreError<C extends CoreErrorCode>(error: unknown, code: C): error is CoreError<C> {
-  return error instanceof CoreError && error.code === code
-}

@@ -1,2 +1,2 @@
-export { CoreError, isCoreError, type CoreErrorCode, type CoreErrorFacts } from './coreError'
+export { CoreError, type CoreErrorCode, type CoreErrorFacts } from './coreError'
 export { assertInRange, assertPositive } from './assert'

@@ -18,6 +18,7 @@ const SPELLINGS: Record<string, FrequencyRead['unit']> = {
   g: 'GHz',
   ghz: 'GHz',
 }
+
 const SMALLEST_HZ = 9e3
 const LARGEST_HZ = 300e9
 

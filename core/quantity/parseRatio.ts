@@ -22,6 +22,7 @@ const SPELLINGS: Record<string, RatioUnit> = {
   'per cent': '%',
   ppm: 'ppm',
 }
+
 const SCALE = { '%': 1e-2, ppm: 1e-6 } as const
 
 /**

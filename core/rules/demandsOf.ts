@@ -7,6 +7,7 @@ export function isPowerLimit(limit: PowerLimit | ScalarLimit): limit is PowerLim
   return limit.kind !== 'at-most' && limit.kind !== 'at-least' && limit.kind !== 'within'
 }
 
+/** The limit of a clause at the socket, dBm; null where it is no power or does not speak of this place. */
 export function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
   const { limit } = clause
   const gainDb = clause.basis === 'erp' ? (place.carrier.antennaGainDbd ?? 0) : 0
@@ -21,6 +22,7 @@ export function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
   return worked && gainDb !== 0 ? { limitDbm: worked.limitDbm - gainDb, slope: worked.slope } : worked
 }
 
+/** What is judged: the carrier, and the emission of it. */
 export interface Place {
   carrier: CarrierFacts
   emission: EmissionFacts

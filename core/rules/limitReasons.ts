@@ -3,6 +3,7 @@ import { demandsOf, isPowerLimit, type Place } from './demandsOf'
 import type { WorkedLimit } from './powerLimitDbm'
 import type { LimitClause, CarrierFacts } from './types'
 
+/** Why a limit is what it is, in plain words. */
 export function reasonFor(
   clause: LimitClause,
   place: Place,
@@ -76,6 +77,7 @@ function conditionWords({ when }: LimitClause, carrier: CarrierFacts): string {
   return words.length > 0 ? ` (clause for ${words.join(', ')})` : ''
 }
 
+/** A clause’s note with the facts of this carrier put in. */
 export function filled(note: string, carrier: CarrierFacts, limit: string): string {
   return note
     .replaceAll('{power}', printWatts(carrier.powerW))

@@ -15,6 +15,7 @@ export function headOf({ id, title, edition, standing, owner }: Rulebook): Ruleb
   return { id, title, edition, standing, owner }
 }
 
+/** The answer of a rulebook none of whose bands holds the carrier, Hz; null where one does. */
 export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {
   if (
     rulebook.bands.length === 0 ||
@@ -31,6 +32,7 @@ export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigur
   }
 }
 
+/** The answer of a rulebook without a figure on this quantity: its own words for that, or that it is silent. */
 export function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quantity): NoFigureFound {
   const silent = rulebook.noFigure.find(
     entry =>
@@ -50,6 +52,7 @@ export function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quant
         : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
   }
 }
+
 const ASKS: Record<MissingFact, string> = {
   'antenna-gain':
     'the gain of the antenna (its rule counts radiated power, which cannot be judged from the socket alone)',
@@ -57,6 +60,7 @@ const ASKS: Record<MissingFact, string> = {
   mode: 'the mode (FM, AM or SSB)',
 }
 
+/** The answer of a clause that wants facts the card does not give. */
 export function cannotJudge(rulebook: Rulebook, clause: LimitClause, asks: MissingFact[]): CannotJudge {
   return {
     kind: 'cannot-judge',

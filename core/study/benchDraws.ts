@@ -53,7 +53,9 @@ export interface BenchKind {
   figure: 'level' | 'ratio' | 'bound'
   draw: (random: () => number) => SimulatedBench
 }
+
 const CARRIER_HZ = 146.52e6
+/** A number drawn evenly between two. */
 export const between = (random: () => number, low: number, high: number) => low + (high - low) * random()
 const oneOf = <T>(random: () => number, items: readonly T[]): T => items[Math.floor(random() * items.length)]!
 
@@ -65,6 +67,7 @@ interface PartDraw {
   flatnessDb?: number | null
 }
 
+/** A pad with exact figures: losses and half-widths in dB. */
 export function part(
   id: string,
   { lossDb, halfWidthDb, distribution = 'rectangular', vswr, flatnessDb = null }: PartDraw,
@@ -78,14 +81,17 @@ export function part(
   }
 }
 
+/** A meter whose figures are stated, not assumed. */
 export function meterOf(change: Partial<PowerMeter>): PowerMeter {
   return { ...newPowerMeter('pm'), inLine: false, vswr: 1.1, assumed: false, ...change }
 }
 
+/** An analyser to 3 GHz whose figures are stated, not assumed. */
 export function analyserOf(change: Partial<SpectrumAnalyser>): SpectrumAnalyser {
   return { ...newSpectrumAnalyser('an'), assumed: false, toHz: 3e9, ...change }
 }
 
+/** One simulated bench that reads a carrier of `powerW` through `parts`, with its truth. */
 export function powerBench(
   random: () => number,
   input: { meter: PowerMeter; parts: Part[]; powerW: number; repeats?: number; scatterDb?: number },
@@ -135,6 +141,7 @@ interface HarmonicDraw {
   carrierW?: number
 }
 
+/** One simulated bench that reads carrier and second harmonic, with their truth. */
 export function harmonicBench(
   random: () => number,
   { analyser, parts, harmonicDbm = () => between(random, -25, -5), trace, carrierW = 5 }: HarmonicDraw,
@@ -169,6 +176,8 @@ export function harmonicBench(
     readings: [read('x1', dbmFromWatts(carrierW)), read('x2', harmonicDbm(loss.known ? loss.lossDb : 0))],
   }
 }
+
+/** A jumper and two pads, as good as such parts are. */
 export const typicalParts = (random: () => number): Part[] => [
   part('jumper', { lossDb: 0.1, halfWidthDb: between(random, 0.03, 0.15), vswr: between(random, 1.05, 1.2) }),
   part('pad-a', { lossDb: 30, halfWidthDb: between(random, 0.3, 1), vswr: between(random, 1.1, 1.3) }),

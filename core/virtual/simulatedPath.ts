@@ -27,6 +27,7 @@ const over = (a: Complex, b: Complex): Complex => {
   const size = b.re * b.re + b.im * b.im
   return { re: (a.re * b.re + a.im * b.im) / size, im: (a.im * b.re - a.re * b.im) / size }
 }
+
 const polar = (size: number, angle: number): Complex => ({
   re: size * Math.cos(angle),
   im: size * Math.sin(angle),

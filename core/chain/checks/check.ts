@@ -40,6 +40,7 @@ export interface BenchCheckInput {
   calibration?: { calibrations: readonly Calibration[]; at: string; maxAgeDays: number }
 }
 
+/** A check of a chain; what is not said is empty. */
 export function check(
   id: string,
   severity: CheckSeverity,
@@ -48,6 +49,7 @@ export function check(
   return { id, severity, text: '', lamp: null, partId: null, ...said }
 }
 
+/** The power the checks reckon with, W, and whether anybody claims it. */
 export function powerInWords(input: BenchCheckInput): string {
   return input.powerFrom === 'claim'
     ? `the claimed ${printClaimW(input.powerW)}`

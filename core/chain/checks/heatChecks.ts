@@ -5,7 +5,7 @@ import type { Part } from '../types'
 import { type BenchCheckInput, type BenchCheck, check, type CheckSeverity, powerInWords } from './check'
 
 /** Share of a rating from which a part is called close to it. */
-export const CLOSE_TO_RATING = 0.8
+const CLOSE_TO_RATING = 0.8
 
 /** Checks of the heat every part takes up, or carries. */
 export function heat(input: BenchCheckInput, stairs: LevelStairs): BenchCheck[] {

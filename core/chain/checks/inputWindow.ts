@@ -4,8 +4,9 @@ import type { SpectrumAnalyser, Receiver, PowerMeter } from '../types'
 import { type BenchCheckInput, type BenchCheck, check, powerInWords } from './check'
 
 /** A carrier this near the damage level, dB, earns a caution. */
-export const NEAR_DAMAGE_DB = 3
+const NEAR_DAMAGE_DB = 3
 
+/** Checks of the level an analyser or a receiver gets, dBm: damage, overload, or well within. */
 export function analyserWindow(
   analyser: SpectrumAnalyser | Receiver,
   stairs: LevelStairs,
@@ -54,6 +55,7 @@ function short(instrument: SpectrumAnalyser | Receiver): string {
   return instrument.kind === 'receiver' ? 'Receiver' : 'Analyser'
 }
 
+/** Checks of the power a meter gets, W: more than it bears, off its scale, or within. */
 export function meterWindow(meter: PowerMeter, stairs: LevelStairs, input: BenchCheckInput): BenchCheck[] {
   if (stairs.atInstrumentDbm === null) return []
   const powerW = wattsFromDbm(stairs.atInstrumentDbm)

@@ -5,6 +5,7 @@ import { reachAt, harmonicList, outOfReachInWords } from '../reach'
 import type { SpectrumAnalyser, Instrument } from '../types'
 import { type BenchCheckInput, type BenchCheck, check } from './check'
 
+/** Whether a harmonic right at its limit, dBm, would stand clear of the noise. */
 export function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnalyser): BenchCheck[] {
   if (input.harmonicLimitDbm === null || input.highestHarmonic < 2) return []
   let worstDb = Infinity
@@ -41,6 +42,7 @@ export function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnal
   ]
 }
 
+/** Whether the chain and its instrument reach every harmonic asked for, Hz. */
 export function reach(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
   const words = outOfReachInWords(input.chain, instrument, input.carrierHz, input.highestHarmonic)
   if (words === null)

@@ -58,6 +58,7 @@ const instrumentBase = {
   resolution: Joi.number().min(0).max(1000).required(),
   referencePpm: Joi.number().min(0).max(1000).allow(null).required(),
 }
+
 export const instrument = Joi.alternatives(
   Joi.object({
     ...instrumentBase,
