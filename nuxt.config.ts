@@ -20,7 +20,7 @@ export default defineNuxtConfig({
     '~/assets/layout.css',
   ],
   runtimeConfig: {
-    public: { demo: false, version: process.env.npm_package_version ?? '0.3.0' },
+    public: { demo: false, version: process.env.npm_package_version ?? '0.4.0' },
   },
   app: {
     head: {

@@ -296,9 +296,6 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
   display: grid;
   gap: 14px;
 }
-.end {
-  justify-content: flex-end;
-}
 .link {
   color: var(--spruce);
   text-decoration: underline;

@@ -275,9 +275,6 @@ dl div {
 dd {
   margin: 0;
 }
-.wrong {
-  color: var(--outside);
-}
 .back {
   color: var(--spruce);
 }

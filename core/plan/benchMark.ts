@@ -1,9 +1,9 @@
-import { benchChecks, type CheckSeverity, worstSeverity } from '../chain'
+import { type CheckSeverity, worstSeverity } from '../chain'
 import type { Context } from '../context'
 import type { VerdictState } from '../decision'
 import type { RadioSet } from '../review'
 import { wantedStations } from '../station'
-import { powerToExpect, stepPlaces } from '../step'
+import { chainChecks, expectedPlaces, hottestPlace } from '../step'
 
 const STATES: Record<CheckSeverity, VerdictState> = {
   danger: 'outside',
@@ -27,15 +27,10 @@ export function benchMark(set: RadioSet, context: Context): VerdictState | null 
 
 function severityOf(chainId: string | null, set: RadioSet, context: Context): CheckSeverity {
   const chain = context.chain(chainId)
-  const [place] = stepPlaces(set)
+  const place = hottestPlace(expectedPlaces(set))
   if (!chain || !place) return 'danger'
-  const checks = benchChecks({
-    chain,
-    instrument: context.instrument(chain.instrumentId),
-    carrierHz: place.channel.frequencyHz,
-    ...powerToExpect(set, place.claim),
-    harmonicLimitDbm: null,
-    highestHarmonic: 1,
-  })
-  return worstSeverity(checks) ?? 'ok'
+  const carrierHz = place.channel.frequencyHz
+  const { powerW, powerFrom } = place
+  const at = { carrierHz, powerW, powerFrom, place: { set, ...place }, highestHarmonic: 1 }
+  return worstSeverity(chainChecks(chain, at, context))
 }

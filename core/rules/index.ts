@@ -27,6 +27,7 @@ export type {
 export { QUANTITIES, SCALAR_UNITS } from './types'
 export { evaluateLimit, evaluateScalar, type PowerQuantity } from './evaluateLimit'
 export { isPowerLimit, scalarWords } from './demandsOf'
+export { limitOfKind, PLAIN_LIMIT } from './limitOfKind'
 export { emissionEdges, limitsOfCarrier, type LimitsOfCarrier } from './limitRegimes'
 export { evaluateSeveral, strictestOf, type SeveralAnswers } from './severalRulebooks'
 export {

@@ -44,7 +44,9 @@ export {
 } from './takeReading'
 export { stepReach } from './stepReach'
 export { carrierFacts } from './carrierFacts'
-export { checkConditions, limitAtHarmonicDbm, stepChecks, strictestLimitDbm } from './stepChecks'
+export { chainChecks, type CheckedFor, strictestLimitDbm } from './chainChecks'
+export { type ExpectedPlace, expectedPlaces, hottestPlace } from './expectedPlaces'
+export { stepChecks } from './stepChecks'
 export {
   correctReading,
   isCorrected,

@@ -1,8 +1,12 @@
 import { describe, expect, it, vi } from 'vitest'
 import { newPart, newPowerMeter, newReceiver, newSpectrumAnalyser } from '#core/chain'
+import type { PowerLimit } from '#core/rules'
 import { instrumentFields } from '~/components/bench/instrumentFields'
 import { partFields } from '~/components/bench/partFields'
+import { batteryFields, cardFields } from '~/components/card/cardFields'
+import { limitFields } from '~/components/rules/limitFields'
 import type { BoundField, ChangeOf } from '~/components/fields/editField'
+import { radio } from '../support/bench'
 
 /** Keeps a value in the field of that label, on a copy of the thing; what undo calls it comes back too. */
 function keeping<T>(it: T, fieldsOf: (it: T, change: ChangeOf<T>) => BoundField[]) {
@@ -94,5 +98,60 @@ describe('the fields of a part', () => {
     expect(rating).toMatchObject({ typed: { unit: 'W', min: 0.001, max: 1e5, optional: true } })
     const vswr = partFields(pad, vi.fn()).find(({ label }) => label === 'VSWR')
     expect(vswr).toMatchObject({ typed: { min: 1, max: 1000, optional: false } })
+  })
+})
+
+describe('the fields of a card', () => {
+  it('change one line, and the battery’s label inside the set', () => {
+    const set = radio()
+    expect(keeping(set, cardFields)('Price', '£38').kept).toEqual({ ...set, price: '£38' })
+    const { kept, change } = keeping(set, batteryFields)('Capacity', 1.8)
+    expect([change, kept.battery.capacityAh]).toEqual(['the battery label', 1.8])
+    expect(keeping(set, batteryFields)('Energy', null).kept.battery.energyWh).toBeNull()
+  })
+})
+
+describe('the fields of a limit', () => {
+  const keepIn = (limit: PowerLimit, label: string, value: number | string): PowerLimit | null => {
+    let kept: PowerLimit | null = null
+    const field = limitFields(limit, next => (kept = next)).find(one => one.label === label)!
+    const keep = field.keep as (value: unknown) => void
+    keep(value)
+    return kept
+  }
+
+  it.each([
+    [{ kind: 'absolute', powerW: 1e-6 }, 'Power', 25, { kind: 'absolute', powerW: 25e-6 }],
+    [
+      { kind: 'relative', attenuationDb: 60 },
+      'Below the carrier',
+      40,
+      { kind: 'relative', attenuationDb: 40 },
+    ],
+    [
+      { kind: 'offset-plus-log-power', offsetDb: 43 },
+      'Offset',
+      50,
+      { kind: 'offset-plus-log-power', offsetDb: 50 },
+    ],
+    [{ kind: 'slope', law: 'linear', a: 1, b: 2 }, 'b', 3, { kind: 'slope', law: 'linear', a: 1, b: 3 }],
+    [
+      { kind: 'slope', law: 'linear', a: 1, b: 2 },
+      'Law, f in kHz',
+      'log',
+      { kind: 'slope', law: 'log', a: 1, b: 2 },
+    ],
+  ] satisfies [PowerLimit, string, number | string, PowerLimit][])(
+    '%o: %s',
+    (limit, label, value, expected) => {
+      const before = structuredClone(limit)
+      const kept = keepIn(limit, label, value)
+      expect(kept).toEqual(expected)
+      expect(limit).toEqual(before)
+    },
+  )
+
+  it('shows microwatts of what is kept in watts', () => {
+    expect(limitFields({ kind: 'absolute', powerW: 25e-6 }, vi.fn())[0]).toMatchObject({ value: 25 })
   })
 })

@@ -2,7 +2,9 @@ import { mount, type VueWrapper } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { defineComponent, h } from 'vue'
 import type { PowerLimit } from '#core/rules'
+import EditGrid from '~/components/fields/EditGrid.vue'
 import LimitEditor from '~/components/rules/LimitEditor.vue'
+import LimitRanges from '~/components/rules/LimitRanges.vue'
 import ScalarEditor from '~/components/rules/ScalarEditor.vue'
 
 /** Stands in for a field or a button: shows its label or its slot, and hands clicks on. */
@@ -22,7 +24,9 @@ const standIn = (name: string, tag = 'div') =>
   })
 const global = {
   components: {
+    EditGrid,
     LimitEditor,
+    LimitRanges,
     VSelect: standIn('VSelect'),
     NumberField: standIn('NumberField'),
     VBtn: standIn('VBtn', 'button'),

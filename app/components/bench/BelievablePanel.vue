@@ -246,12 +246,6 @@ function keepControl(): void {
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-}
 .form {
   display: grid;
   gap: 8px;
@@ -281,9 +275,6 @@ function keepControl(): void {
 }
 .results .alone {
   display: block;
-}
-.wrong {
-  color: var(--outside);
 }
 @media (max-width: 700px) {
   .results li {

@@ -185,9 +185,6 @@ const lossWords = (partId: string) => {
 .stairs {
   overflow: hidden;
 }
-.scroll {
-  overflow-x: auto;
-}
 .parts {
   display: grid;
   grid-auto-flow: column;

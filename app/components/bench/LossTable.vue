@@ -95,7 +95,4 @@ const remove = (point: LossPoint) => emit('keep', without(point.frequencyHz))
 .narrow {
   max-width: 160px;
 }
-.wrong {
-  color: var(--outside);
-}
 </style>

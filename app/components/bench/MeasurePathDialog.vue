@@ -276,9 +276,6 @@ input[data-round]:disabled {
   max-height: 300px;
   overflow: auto;
 }
-.wrong {
-  color: var(--outside);
-}
 @media (max-width: 560px) {
   .grid {
     grid-template-columns: minmax(0, 1fr);

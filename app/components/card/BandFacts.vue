@@ -149,9 +149,6 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .plain td {
   padding-top: 10px;
 }

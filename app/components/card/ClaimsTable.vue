@@ -320,9 +320,6 @@ function addChannel(bandId: string): void {
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .plain td {
   vertical-align: top;
   padding-top: 12px;

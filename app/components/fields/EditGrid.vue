@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import type { BoundField } from './editField'
 
-/** The fields of a form, side by side. */
-const { fields, locked } = defineProps<{ fields: readonly BoundField[]; locked: boolean }>()
+/** The fields of a form, side by side; `inline`: in the grid of whoever holds them. */
+const {
+  fields,
+  locked,
+  inline = false,
+} = defineProps<{ fields: readonly BoundField[]; locked: boolean; inline?: boolean }>()
 </script>
 
 <template>
-  <div class="edit-grid">
+  <div :class="inline ? 'inline' : 'edit-grid'">
     <template v-for="field in fields" :key="field.key">
       <CommitField
         v-if="field.as === 'text'"
         :model-value="field.value"
         :label="field.label"
+        :placeholder="field.placeholder"
+        :maxlength="field.maxlength"
         :disabled="locked"
         @update:model-value="field.keep"
       />
@@ -36,6 +42,9 @@ const { fields, locked } = defineProps<{ fields: readonly BoundField[]; locked: 
 </template>
 
 <style scoped>
+.inline {
+  display: contents;
+}
 .edit-grid {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));

@@ -13,10 +13,16 @@ interface Typed {
   frequency?: boolean
 }
 
-interface TextField<T> extends Named {
-  as: 'text'
+/** How a text is typed. */
+interface Worded {
   /** An empty text is no change. */
   required?: boolean
+  placeholder?: string
+  maxlength?: number
+}
+
+interface TextField<T> extends Named, Worded {
+  as: 'text'
   of: (it: T) => string
   set: (draft: T, value: string) => void
 }
@@ -58,7 +64,7 @@ export function fieldsFor<T extends object>() {
     },
   })
   return {
-    text: (key: KeysOf<T, string>, of: Named & { required?: boolean }): EditField<T> => ({
+    text: (key: KeysOf<T, string>, of: Named & Worded): EditField<T> => ({
       as: 'text',
       ...of,
       ...property<string>(key),
@@ -95,7 +101,11 @@ export function choice<T, V>(
 
 /** A field with what it shows now, and what keeps a new value. */
 export type BoundField = { key: string; label: string } & (
-  | { as: 'text'; value: string; keep: (value: string) => void }
+  | (Pick<Worded, 'placeholder' | 'maxlength'> & {
+      as: 'text'
+      value: string
+      keep: (value: string) => void
+    })
   | { as: 'number'; value: number | null; typed: TypedProps; keep: (value: number | null) => void }
   | { as: 'choice'; value: unknown; items: ChoiceField<unknown>['items']; keep: (value: unknown) => void }
 )
@@ -122,7 +132,8 @@ function bind<T>(it: T, field: EditField<T>, change: ChangeOf<T>): BoundField {
       const keep = (value: string) => {
         if (value !== '' || !field.required) change(field.change, draft => field.set(draft, value))
       }
-      return { key, label, as: 'text', value: field.of(it), keep }
+      const { placeholder, maxlength } = field
+      return { key, label, as: 'text', value: field.of(it), placeholder, maxlength, keep }
     }
     case 'choice': {
       const keep = (value: unknown) => change(field.change, draft => field.set(draft, value))

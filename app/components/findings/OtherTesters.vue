@@ -149,12 +149,6 @@ function verdictOf(score: EnScore | null): string {
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-}
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));

@@ -74,9 +74,6 @@ dd {
   margin: 0;
   overflow-wrap: anywhere;
 }
-.scroll {
-  overflow-x: auto;
-}
 caption {
   text-align: left;
   font-weight: 700;

@@ -190,9 +190,6 @@ const powerWords = (answer: LimitAnswer) => {
   font-size: 18px;
   font-weight: 600;
 }
-.wrong {
-  color: var(--outside);
-}
 @media (max-width: 560px) {
   .grid {
     grid-template-columns: 1fr 1fr;

@@ -1,13 +1,8 @@
 <script setup lang="ts">
 import { parseFrequency } from '#core/quantity'
-import {
-  isPowerLimit,
-  type LimitClause,
-  type Mode,
-  QUANTITIES,
-  quantityWords,
-  type Quantity,
-} from '#core/rules'
+import { isPowerLimit, type LimitClause, type Mode } from '#core/rules'
+import type { ChangeOf } from '../fields/editField'
+import { clauseFields, clauseNote } from './clauseFields'
 
 /** Edits one clause of the reviewer's own rulebook. */
 const { clause, disabled } = defineProps<{ clause: LimitClause; disabled: boolean }>()
@@ -17,16 +12,6 @@ const emit = defineEmits<{
   duplicate: []
 }>()
 
-const ABOUT = QUANTITIES.map(value => ({ value, title: quantityWords[value] }))
-const CONFIDENCES = [
-  { value: 'H', title: 'H, sure' },
-  { value: 'M', title: 'M, likely' },
-  { value: 'L', title: 'L, vague: switched off' },
-]
-const BASES = [
-  { value: 'conducted', title: 'at the socket' },
-  { value: 'erp', title: 'radiated (ERP)' },
-]
 const MODES: Mode[] = ['FM', 'AM', 'SSB']
 const SPACINGS = [6250, 10_000, 12_500, 20_000, 25_000].map(value => ({ value, title: `${value / 1e3} kHz` }))
 const KINDS = [
@@ -38,15 +23,27 @@ const STATES = [
   { value: 'standby', title: 'standing by' },
 ]
 
-const POWER_ONLY: readonly Quantity[] = ['unwanted', 'adjacent-power']
+const change: ChangeOf<LimitClause> = (label, recipe) => emit('change', label, recipe)
+const head = computed(() => clauseFields(clause, change))
+const note = computed(() => clauseNote(clause, change))
 
-function setAbout(about: Quantity): void {
-  emit('change', 'what a clause is about', draft => {
-    draft.about = about
-    if (POWER_ONLY.includes(about) !== isPowerLimit(draft.limit))
-      draft.limit = POWER_ONLY.includes(about)
-        ? { kind: 'relative', attenuationDb: 60 }
-        : { kind: 'at-most', value: 1, unit: about === 'carrier-power' ? 'W' : 'dB' }
+function setState(state: string): void {
+  emit('change', 'when a clause applies', draft => {
+    if (state === 'standby') draft.when.state = 'standby'
+    else delete draft.when.state
+  })
+}
+
+function setHarmonicsOnly(only: boolean | null): void {
+  emit('change', 'when a clause applies', draft => {
+    if (only) draft.when.harmonicsOnly = true
+    else delete draft.when.harmonicsOnly
+  })
+}
+
+function setLimit(limit: LimitClause['limit']): void {
+  emit('change', 'a limit', draft => {
+    draft.limit = limit
   })
 }
 
@@ -106,52 +103,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         <VBtn size="small" variant="outlined" :disabled="disabled" @click="emit('remove')">Remove</VBtn>
       </div>
     </div>
-    <div class="grid">
-      <CommitField
-        :model-value="clause.clause"
-        label="Clause"
-        :disabled="disabled"
-        @update:model-value="
-          value =>
-            emit('change', 'a clause’s name', draft => {
-              draft.clause = value
-            })
-        "
-      />
-      <VSelect
-        :model-value="clause.about"
-        :items="ABOUT"
-        label="About"
-        :disabled="disabled"
-        @update:model-value="value => value && setAbout(value)"
-      />
-      <VSelect
-        :model-value="clause.confidence"
-        :items="CONFIDENCES"
-        label="How sure"
-        :disabled="disabled"
-        @update:model-value="
-          value =>
-            value &&
-            emit('change', 'how sure a clause is', draft => {
-              draft.confidence = value as 'H'
-            })
-        "
-      />
-      <VSelect
-        :model-value="clause.basis"
-        :items="BASES"
-        label="Counted"
-        :disabled="disabled"
-        @update:model-value="
-          value =>
-            value &&
-            emit('change', 'where a limit is counted', draft => {
-              draft.basis = value as 'erp'
-            })
-        "
-      />
-    </div>
+    <EditGrid :fields="head" :locked="disabled" />
     <h4>When it applies</h4>
     <div class="grid">
       <div>
@@ -191,13 +143,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         :items="STATES"
         label="The set is"
         :disabled="disabled"
-        @update:model-value="
-          value =>
-            emit('change', 'when a clause applies', draft => {
-              if (value === 'standby') draft.when.state = 'standby'
-              else delete draft.when.state
-            })
-        "
+        @update:model-value="setState"
       />
       <VSelect
         :model-value="clause.when.modes ?? []"
@@ -234,13 +180,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         :model-value="clause.when.harmonicsOnly ?? false"
         label="Harmonics only"
         :disabled="disabled"
-        @update:model-value="
-          value =>
-            emit('change', 'when a clause applies', draft => {
-              if (value) draft.when.harmonicsOnly = true
-              else delete draft.when.harmonicsOnly
-            })
-        "
+        @update:model-value="setHarmonicsOnly"
       />
     </div>
     <h4>What it asks</h4>
@@ -248,36 +188,10 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
       v-if="isPowerLimit(clause.limit)"
       :limit="clause.limit"
       :disabled="disabled"
-      @change="
-        limit =>
-          emit('change', 'a limit', draft => {
-            draft.limit = limit
-          })
-      "
+      @change="setLimit"
     />
-    <ScalarEditor
-      v-else
-      :limit="clause.limit"
-      :disabled="disabled"
-      @change="
-        limit =>
-          emit('change', 'a limit', draft => {
-            draft.limit = limit
-          })
-      "
-    />
-    <CommitField
-      :model-value="clause.note"
-      label="Note; {power}, {carrier} and {limit} are filled in"
-      :disabled="disabled"
-      :maxlength="2000"
-      @update:model-value="
-        value =>
-          emit('change', 'a clause’s note', draft => {
-            draft.note = value
-          })
-      "
-    />
+    <ScalarEditor v-else :limit="clause.limit" :disabled="disabled" @change="setLimit" />
+    <EditGrid :fields="note" :locked="disabled" inline />
   </article>
 </template>
 
@@ -297,9 +211,6 @@ h4 {
   margin: 4px 0 0;
   font-size: 13px;
   color: var(--ink-2);
-}
-.wrong {
-  color: var(--outside);
 }
 @media (max-width: 1000px) {
   .grid {

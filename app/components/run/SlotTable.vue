@@ -182,9 +182,6 @@ defineExpose({ focusNextOpen, retake })
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .slots tbody th {
   font-weight: 600;
   color: var(--ink);

@@ -49,7 +49,4 @@ useKeys({ 'Shift+?': open, '?': open })
 .plain td {
   padding: 4px 8px;
 }
-.end {
-  justify-content: flex-end;
-}
 </style>

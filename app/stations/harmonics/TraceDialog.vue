@@ -226,9 +226,6 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
 .doubt {
   color: var(--close);
 }
-.end {
-  justify-content: flex-end;
-}
 .spurs {
   list-style: none;
   margin: 0;

@@ -15,7 +15,7 @@ function addSet(): void {
     draft => void draft.sets.push(newRadioSet({ id, sample: '', levelId: 'high' })),
   )
   chooseSet(id)
-  void nextTick(() => document.querySelector<HTMLInputElement>('[data-testid="set-make"] input')?.focus())
+  void nextTick(() => document.querySelector<HTMLInputElement>('[aria-labelledby=card-title] input')?.focus())
 }
 
 function addSample(): void {

@@ -150,9 +150,6 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
   padding: 24px;
   max-width: 560px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .matrix {
   border-collapse: collapse;
   width: 100%;

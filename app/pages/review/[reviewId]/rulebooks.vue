@@ -350,9 +350,6 @@ const toleranceItems = computed(() => [
   grid-template-columns: repeat(2, minmax(0, 320px));
   gap: 12px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .scroll td {
   font-size: 14px;
   vertical-align: top;
