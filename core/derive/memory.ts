@@ -3,15 +3,54 @@ export type Ask<State, Arg> = (state: State, arg: Arg) => unknown
 
 /** Something worked out once, with everything that was asked while working it out. */
 interface Derived {
+  name: string
   value: unknown
   /** Triples: the question, its argument, the answer then; a null question stands for another derived thing. */
   asked: unknown[]
   /** The reader that last found it still true. */
   provenBy: object | null
+  /** The next thing of the same owner: most owners have one or two, so a chain of them is all it takes. */
+  next: Derived | null
 }
 
+/** What one owner has: a chain of a few, or a map of many. */
+type OfOwner = Derived | Map<string, Derived>
+
 /** What was worked out, kept from one state to the next as long as whoever holds it likes. */
-export type Memory = WeakMap<object, Map<string, Derived>>
+export type Memory = WeakMap<object, OfOwner>
+
+/** From here on the things of an owner are looked up in a map. */
+const LONGEST_CHAIN = 6
+
+/** The thing of that name, made empty where it is new. */
+function derivedOf(memory: Memory, owner: object, name: string): Derived {
+  const known = memory.get(owner)
+  if (known instanceof Map) return inMap(known, name)
+  let length = 0
+  for (let one: Derived | null = known ?? null; one; one = one.next, length++)
+    if (one.name === name) return one
+  if (length < LONGEST_CHAIN) {
+    const made = empty(name, known ?? null)
+    memory.set(owner, made)
+    return made
+  }
+  const map = new Map<string, Derived>()
+  for (let one: Derived | null = known ?? null; one; one = one.next) map.set(one.name, one)
+  memory.set(owner, map)
+  return inMap(map, name)
+}
+
+function inMap(map: Map<string, Derived>, name: string): Derived {
+  let known = map.get(name)
+  if (!known) map.set(name, (known = empty(name, null)))
+  return known
+}
+
+function empty(name: string, next: Derived | null): Derived {
+  return { name, value: undefined, asked: NOTHING_ASKED, provenBy: null, next }
+}
+
+const NOTHING_ASKED: unknown[] = []
 
 /** Fresh memory. */
 export function createMemory(): Memory {
@@ -60,10 +99,7 @@ export function createReader<State>(state: State, memory: Memory): Reader<State>
       return answer
     },
     derive<T>(owner: object, name: string, compute: () => T): T {
-      let ofOwner = memory.get(owner)
-      if (!ofOwner) memory.set(owner, (ofOwner = new Map()))
-      let known = ofOwner.get(name)
-      if (!known) ofOwner.set(name, (known = { value: undefined, asked: [], provenBy: null }))
+      const known = derivedOf(memory, owner, name)
       if (known.provenBy !== token && (known.provenBy === null || !isTrue(known))) {
         const outer = recording
         const asked: unknown[] = (recording = [])

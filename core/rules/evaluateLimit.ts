@@ -41,7 +41,7 @@ export function evaluateLimit(
   if (outside) return outside
   const { applying, missing, hanging } = matchClauses(rulebook, about, carrier, of)
   const place: Place = { carrier, emission: of }
-  const worked: { clause: LimitClause; limit: WorkedLimit }[] = []
+  const worked: WorkedClause[] = []
   for (const clause of applying) {
     const limit = powerOf(clause, place)
     if (limit) worked.push({ clause, limit })
@@ -82,40 +82,62 @@ export function evaluateScalar(
   }
 }
 
-function found(
-  rulebook: Rulebook,
-  place: Place,
-  usable: { clause: LimitClause; limit: WorkedLimit }[],
-): LimitFound {
+function found(rulebook: Rulebook, place: Place, usable: readonly WorkedClause[]): LimitFound {
   const governing = usable.reduce((a, b) => (b.limit.limitDbm < a.limit.limitDbm ? b : a))
-  const { clause, limit } = governing
-  return {
-    kind: 'limit',
-    limitDbm: limit.limitDbm,
-    slope: limit.slope,
-    clause: clause.clause,
-    rulebook: headOf(rulebook),
-    recalled: clause.recalled,
-    confidence: clause.confidence,
-    referenceBandwidthHz: referenceFor(clause, place.carrier, place.emission),
-    // Words are made when somebody reads them: limits are worked out by the ten thousand.
-    get demands() {
-      return usable.flatMap(one =>
-        demandsOf(one.clause, place).map(({ words, limitDbm, governs }) => ({
-          words: one === governing ? words : `${one.clause.clause}: ${words}`,
-          limitDbm,
-          governs: governs && one === governing,
-        })),
-      )
-    },
-    get reason() {
-      return reasonFor(
-        clause,
-        place,
-        limit,
-        usable.filter(one => one !== governing),
-      )
-    },
+  return new GoverningLimit(rulebook, place, { usable, governing })
+}
+
+interface WorkedClause {
+  clause: LimitClause
+  limit: WorkedLimit
+}
+
+/** Words are made when somebody reads them: limits are worked out by the ten thousand. */
+class GoverningLimit implements LimitFound {
+  readonly kind = 'limit'
+  readonly limitDbm: number
+  readonly slope: number
+  readonly clause: string
+  readonly rulebook: LimitFound['rulebook']
+  readonly recalled: boolean
+  readonly confidence: LimitFound['confidence']
+  readonly referenceBandwidthHz: number | null
+
+  readonly #place: Place
+  readonly #of: { usable: readonly WorkedClause[]; governing: WorkedClause }
+
+  constructor(
+    book: Rulebook,
+    place: Place,
+    of: { usable: readonly WorkedClause[]; governing: WorkedClause },
+  ) {
+    this.#place = place
+    this.#of = of
+    const { clause, limit } = of.governing
+    this.limitDbm = limit.limitDbm
+    this.slope = limit.slope
+    this.clause = clause.clause
+    this.rulebook = headOf(book)
+    this.recalled = clause.recalled
+    this.confidence = clause.confidence
+    this.referenceBandwidthHz = referenceFor(clause, place.carrier, place.emission)
+  }
+
+  get demands() {
+    const { usable, governing } = this.#of
+    return usable.flatMap(one =>
+      demandsOf(one.clause, this.#place).map(({ words, limitDbm, governs }) => ({
+        words: one === governing ? words : `${one.clause.clause}: ${words}`,
+        limitDbm,
+        governs: governs && one === governing,
+      })),
+    )
+  }
+
+  get reason() {
+    const { usable, governing } = this.#of
+    const others = usable.filter(one => one !== governing)
+    return reasonFor(governing.clause, this.#place, governing.limit, others)
   }
 }
 

@@ -44,9 +44,10 @@ function plan(set: RadioSet, context: Context, of: StepPlan): Step[] {
     const name = chainName(id, context)
     return name === null ? [] : [{ id: 'chain', words: `Chain “${name}” connected` }]
   })
-  const places = placesOf(set, of).flatMap((place): SpacedPlace[] =>
-    of.perSpacing ? spacingsOf(place) : [{ place }],
-  )
+  const places = placesOf(
+    context.derive(set, 'places', () => stepPlaces(set)),
+    of,
+  ).flatMap((place): SpacedPlace[] => (of.perSpacing ? spacingsOf(place) : [{ place }]))
   return places.map(({ place, spacing }, index): Step => {
     const isCold = index === 0 && (of.firstIsCold ?? false)
     const { band, channel, level, claim } = place
@@ -110,14 +111,14 @@ function spacingSetting(band: Band): RadioSetting {
     : { id: SETTINGS.narrow.id, words: `Set to channels of ${printFrequencyShort(band.channelSpacingHz)}` }
 }
 
-function placesOf(set: RadioSet, of: StepPlan): StepPlace[] {
+function placesOf(every: readonly StepPlace[], of: StepPlan): StepPlace[] {
   const channels = new Map<string, StepPlace[]>()
-  for (const place of stepPlaces(set)) {
+  for (const place of every) {
     if (!(of.band?.(place.band) ?? true) || !isWanted(place, of.channels ?? 'chosen')) continue
     const key = `${place.band.id}|${place.channel.id}`
     channels.set(key, [...(channels.get(key) ?? []), place])
   }
-  if (of.level === 'every') return stepPlaces(set).filter(place => hasPlace(channels, place))
+  if (of.level === 'every') return every.filter(place => hasPlace(channels, place))
   const strongest = of.level === 'highest'
   return [...channels.values()].map(levels => levelOf(levels, strongest))
 }

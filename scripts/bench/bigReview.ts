@@ -12,7 +12,7 @@ import {
   type Review,
 } from '../../core/review'
 import { stationById } from '../../core/station'
-import { seenLevel, type Slot, takeReading } from '../../core/step'
+import { INSTRUMENT_ROLE, seenLevel, type Slot, takeReading } from '../../core/step'
 
 const CLEAN = ['pocket', 'club', 'mobile']
 const AT = '2026-11-24T10:00:00.000Z'
@@ -37,8 +37,8 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
     model: `Trek ${i}`,
     bands: [band('2 m', [144.39, 146.52, 147.54]), band('70 cm', [432.1, 440.3, 449.5])],
     chains: {
-      'carrier-power': { 'from-radio': 'power' },
-      harmonics: { 'from-radio': CLEAN[i % CLEAN.length]! },
+      'carrier-power': { [INSTRUMENT_ROLE]: 'power' },
+      harmonics: { [INSTRUMENT_ROLE]: CLEAN[i % CLEAN.length]! },
     },
   })
   const meter = { ...newPowerMeter('meter'), inLine: false }

@@ -4,6 +4,7 @@ import { demoReview } from '#core/demo'
 import { differenceUnit } from '#core/quantity'
 import { type Station, stationById, stations } from '#core/station'
 import type { SlotResult } from '#core/step'
+import { spelledOut } from '../../support/spelledOut'
 
 /** What must hold of every slot’s result, whatever the station. */
 function holds({ slot, state, reading, found, verdict, each, claim, limit }: SlotResult, station: Station) {
@@ -34,14 +35,16 @@ describe('the station contract, for every station', () => {
   })
 
   it.each(stations.map(station => [station.id, station] as const))(
-    '%s: unique steps, results that agree with themselves and survive cloning',
+    '%s: unique steps, results that agree with themselves and are plain data once spelled out',
     (_id, station) => {
       for (const set of context.review.sets) {
         const steps = station.plan(set, context)
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)
         for (const step of steps) {
           const result = station.evaluate(step, context)
-          expect(structuredClone(result)).toEqual(result)
+          const spelled = spelledOut(result)
+          expect(structuredClone(spelled)).toEqual(spelled)
+          expect(spelledOut(result)).toEqual(spelled)
           expect(step.keyed?.seconds ?? 0).toBeLessThanOrEqual(step.durationS)
           expect(Object.keys(step.chains)).toEqual(Object.keys(station.roles))
           for (const slotResult of result.slots) holds(slotResult, station)

@@ -1,24 +1,29 @@
 import type { Context } from '../../../context'
-import { levelIn } from '../../../judging'
 import { printDb } from '../../../quantity'
-import { correctReading, type FoundLevel, isCorrected, type Slot, type Step } from '../../../step'
-import { slotAt } from './harmonicSlots'
+import type { Reading, StepReadings } from '../../../review'
+import { correctReading, type FoundLevel, isCorrected, isLevel } from '../../../step'
+import { momentOfId } from './harmonicSlots'
 
 const ABOVE_AMBIENT_DB = 3
 const WELL_ABOVE_AMBIENT_DB = 10
 
+/** True where something was read with the radio unkeyed. */
+export function anyAmbient(readings: StepReadings): boolean {
+  for (const slotId of readings.keys()) if (momentOfId(slotId) === 'ambient') return true
+  return false
+}
+
 /**
  * What the ambient sweep showed at the same place: a reading that hardly stands above it is only an upper
  * bound.
+ * @param ambient - what was read there with the radio unkeyed, if anything.
  */
 export function besideAmbient(
-  step: Step,
-  slot: Slot,
   found: FoundLevel,
+  ambient: Reading | undefined,
   context: Context,
 ): { found: FoundLevel; notes: string[] } {
-  const ambient = levelIn(step, slotAt(slot, 'ambient'), context)
-  const unkeyed = ambient && correctReading(ambient, context)
+  const unkeyed = ambient && isLevel(ambient) && correctReading(ambient, context)
   if (!unkeyed || !isCorrected(unkeyed)) return { found, notes: [] }
   const aboveDb = found.path.atInstrumentDbm - unkeyed.path.atInstrumentDbm
   if (aboveDb >= WELL_ABOVE_AMBIENT_DB)

@@ -1,32 +1,26 @@
 import type { Context } from '../../../context'
-import { type Verdict, verdictWithout, verdictWords, worstVerdict } from '../../../decision'
-import { evaluateOnce, governingOf, levelIn, notCorrected, NOTHING, openSlot } from '../../../judging'
-import { printFrequencyShort, printWatts, wattsFromDbm } from '../../../quantity'
-import type { LevelReading, SeenLevel } from '../../../review'
-import {
-  bandwidthNote,
-  emissionEdges,
-  limitsOfCarrier,
-  type LimitsOfCarrier,
-  type Rulebook,
-  strictestOf,
-} from '../../../rules'
+import { type Verdict, verdictWithout, worstVerdict } from '../../../decision'
+import { evaluateOnce, notCorrected, NOTHING, openSlot } from '../../../judging'
+import { printWatts, wattsFromDbm } from '../../../quantity'
+import type { LevelReading, StepReadings } from '../../../review'
+import { emissionEdges, limitsOfCarrier, strictestOf } from '../../../rules'
 import {
   carrierFacts,
   correctReading,
   type FoundLevel,
   isCorrected,
+  isLevel,
   isRead,
-  type Judgement,
   type Slot,
   type SlotResult,
   type Step,
   type StepResult,
 } from '../../../step'
 import { type CarrierForLimit, carrierForLimit } from '../carrierForLimit'
-import { besideAmbient } from './ambient'
-import { isFirstLine, momentWords, moreSlots } from './harmonicSlots'
-import { emissionOf, judgeHarmonic } from './judgeHarmonic'
+import { anyAmbient, besideAmbient } from './ambient'
+import { isFirstLine, momentWords, moreSlots, slotAt } from './harmonicSlots'
+import { type BookLimits, JudgedHarmonic } from './judgedHarmonic'
+import { emissionOf } from './judgeHarmonic'
 import { offersFor } from './offers'
 import { askAboutHarmonic } from './questions'
 
@@ -34,9 +28,16 @@ import { askAboutHarmonic } from './questions'
 export function evaluateHarmonics(step: Step, context: Context): StepResult {
   return evaluateOnce(step, context, () => {
     const carrier = carrierForLimit(step, context)
-    const judging: StepJudging = { step, carrier, books: carrier ? booksFor(step, carrier, context) : [] }
+    const readings = context.readingsOf(step)
+    const judging: StepJudging = {
+      step,
+      carrier,
+      books: carrier ? booksFor(step, carrier, context) : [],
+      readings,
+      hasAmbient: anyAmbient(readings),
+    }
     const planned = step.slots.map(slot => slotResult(slot, judging, context))
-    const more = moreSlots(step, context).map(slot => slotResult(slot, judging, context))
+    const more = moreSlots(step, readings).map(slot => slotResult(slot, judging, context))
     return summedUp(step, { planned, more }, context)
   })
 }
@@ -65,16 +66,14 @@ function summedUp(
   }
 }
 
-interface BookLimits {
-  rulebook: Rulebook
-  limits: LimitsOfCarrier
-}
-
 /** What the slots of one step are judged with. */
 interface StepJudging {
   step: Step
   carrier: CarrierForLimit | null
   books: readonly BookLimits[]
+  readings: StepReadings
+  /** Whether anything was read with the radio unkeyed. */
+  hasAmbient: boolean
 }
 
 /** The rulebooks of a step, ready for the harmonics of its carrier. */
@@ -87,9 +86,9 @@ function booksFor(step: Step, carrier: CarrierForLimit, context: Context): BookL
 }
 
 function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotResult {
-  const { step, carrier } = judging
-  const reading = levelIn(step, slot, context)
-  if (!reading) return openHarmonic(slot, judging, context)
+  const { carrier } = judging
+  const reading = judging.readings.get(slot.id)
+  if (!reading || !isLevel(reading)) return openHarmonic(slot, judging, context)
   const found = correctReading(reading, context)
   if (!isCorrected(found)) return notCorrected(slot, reading, found.why)
   if (isFirstLine(slot))
@@ -111,9 +110,11 @@ function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotRes
         words: 'Carrier not read yet',
       },
     )
-  const beside = besideAmbient(step, slot, found, context)
+  const beside = judging.hasAmbient
+    ? besideAmbient(found, judging.readings.get(slotAt(slot, 'ambient').id), context)
+    : { found, notes: NOTHING.notes }
   const read = { slot, reading, found: beside.found, ambient: beside.notes }
-  return judgedSlot(read, { ...judging, carrier }, context)
+  return new JudgedHarmonic(read, { step: judging.step, books: judging.books, carrier }, context)
 }
 
 /** Nothing read yet: the limit is shown all the same. */
@@ -128,88 +129,4 @@ function shown(
   said: { verdict: Verdict; words: string },
 ): SlotResult {
   return { ...NOTHING, ...of, ...said, state: 'read', notes: of.found.notes }
-}
-
-interface ReadSlot {
-  slot: Slot
-  reading: LevelReading
-  found: FoundLevel
-  ambient: string[]
-}
-
-type KnownCarrier = StepJudging & { carrier: CarrierForLimit }
-
-function judgedSlot(of: ReadSlot, judging: KnownCarrier, context: Context): SlotResult {
-  const { slot, reading, found } = of
-  const { step, carrier, books } = judging
-  const judge = ({ rulebook, limits }: BookLimits): Judgement => {
-    const judged = judgeHarmonic(found, { rulebook, step, slot, carrier, context, limits })
-    const verdict = withDoubt(judged.verdict, reading.seen)
-    return verdict === judged.verdict ? judged : { ...judged, verdict, words: verdictWords(verdict) }
-  }
-  const each = books.map(judge)
-  const governing = governingOf(each)
-  const yardstick = governing.limit.kind === 'no-figure' ? context.yardstick : null
-  return {
-    slot,
-    state: 'read',
-    reading,
-    found,
-    claim: null,
-    limit: governing.limit,
-    verdict: governing.verdict,
-    ratio: governing.ratio,
-    yardstick:
-      yardstick &&
-      judge({
-        rulebook: yardstick,
-        limits: limitsOfCarrier(yardstick, carrierFacts(step, carrier.powerW), null),
-      }),
-    each,
-    // Words are made when somebody reads them; slots are judged by the ten thousand.
-    get words() {
-      return governing.words
-    },
-    get notes() {
-      return notesOf(of, { carrier, governing, measuredHz: measuredInHz(reading, context) })
-    },
-  }
-}
-
-function notesOf(
-  { reading, found, ambient }: ReadSlot,
-  of: { carrier: CarrierForLimit; governing: Judgement; measuredHz: number | null },
-): string[] {
-  const { limit } = of.governing
-  const bandwidth = limit.kind === 'limit' ? bandwidthNote(limit.referenceBandwidthHz, of.measuredHz) : null
-  return [
-    ...found.notes,
-    ...ambient,
-    ...(of.carrier.from === 'claim'
-      ? ['The limit is worked out from the claim until the carrier is read.']
-      : []),
-    ...(reading.seen.doubt?.kind === 'coarse-trace' ? [coarseWords(reading.seen.doubt)] : []),
-    ...(bandwidth ? [bandwidth] : []),
-  ]
-}
-
-function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {
-  if (seen.doubt) return seen.doubt.resolutionBandwidthHz
-  const instrument = context.instrument(instrumentId)
-  return instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null
-}
-
-/** A trace that may have stepped over a peak can show that something is there, not that nothing is. */
-function withDoubt(verdict: Verdict, { doubt }: SeenLevel): Verdict {
-  return doubt?.kind === 'coarse-trace' && verdict.state === 'inside'
-    ? { ...verdict, state: 'not-covered', why: coarseWords(doubt) }
-    : verdict
-}
-
-function coarseWords(doubt: NonNullable<SeenLevel['doubt']>): string {
-  const rbw =
-    doubt.resolutionBandwidthHz === null
-      ? 'its resolution bandwidth is not known'
-      : `wider than its resolution bandwidth of ${printFrequencyShort(doubt.resolutionBandwidthHz)}`
-  return `The trace’s points are ${printFrequencyShort(doubt.stepHz)} apart, ${rbw}: a peak can fall between two of them, so this cannot show that it is clean.`
 }

@@ -1,5 +1,5 @@
-import type { Context } from '../../../context'
 import { printMhz } from '../../../quantity'
+import type { StepReadings } from '../../../review'
 import { INSTRUMENT_ROLE, type Slot, type SlotResult, type Step } from '../../../step'
 
 /** Up to the 10th harmonic (47 CFR 2.1057(a), from memory). */
@@ -88,10 +88,16 @@ export function momentWords(slot: Slot): string {
   return momentOf(slot) === 'key-up' ? ` ${MOMENT_TAILS['key-up']}` : ''
 }
 
+/** The moment a slot’s id was stored for; null for one this station does not know. */
+export function momentOfId(id: string): Moment | null {
+  const [, moment = 'settled'] = id.split(':')
+  return MOMENTS.find(one => one === moment) ?? null
+}
+
 /** The slot an id was stored under, whatever the moment; null for one this station does not know. */
 function slotFrom(id: string, settledSlots: readonly Slot[]): Slot | null {
-  const [plain = '', moment = 'settled'] = id.split(':')
-  const known = MOMENTS.find(one => one === moment)
+  const [plain = ''] = id.split(':')
+  const known = momentOfId(id)
   const settled = settledSlots.find(slot => slot.id === plain) ?? spurFrom(plain)
   return known && settled ? slotAt(settled, known) : null
 }
@@ -105,9 +111,10 @@ function spurFrom(id: string): Slot | null {
  * Slots of a step beyond the planned ones that something was read in and that are judged: spurs, and
  * harmonics at key-up.
  */
-export function moreSlots(step: Step, context: Context): Slot[] {
+export function moreSlots(step: Step, readings: StepReadings): Slot[] {
   const planned = new Set(step.slots.map(({ id }) => id))
-  const others = [...context.readingsOf(step).keys()].filter(id => !planned.has(id))
+  const others = [...readings.keys()].filter(id => !planned.has(id))
+  if (others.length === 0) return []
   return others
     .flatMap(id => slotFrom(id, step.slots) ?? [])
     .filter(slot => momentOf(slot) !== 'ambient')

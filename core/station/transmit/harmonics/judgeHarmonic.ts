@@ -1,5 +1,5 @@
 import type { Context } from '../../../context'
-import { decide, verdictWords } from '../../../decision'
+import { decide, type Verdict, verdictWords } from '../../../decision'
 import { withoutFigure } from '../../../judging'
 import {
   type EmissionFacts,
@@ -78,13 +78,18 @@ function against(
     isUpperBound: found.isUpperBound,
     rule: context.review.settings.decisionRule,
   })
-  return {
-    limit,
-    verdict,
-    ratio,
-    // Words are made when somebody reads them: harmonics are judged by the ten thousand.
-    get words() {
-      return verdictWords(verdict)
-    },
+  return new HarmonicJudgement(limit, verdict, ratio)
+}
+
+/** Words are made when somebody reads them: harmonics are judged by the ten thousand. */
+class HarmonicJudgement implements Judgement {
+  constructor(
+    readonly limit: LimitFound,
+    readonly verdict: Verdict,
+    readonly ratio: Budget | null,
+  ) {}
+
+  get words() {
+    return verdictWords(this.verdict)
   }
 }

@@ -1,0 +1,131 @@
+import type { Context } from '../../../context'
+import { type Verdict, verdictWords } from '../../../decision'
+import { governingOf } from '../../../judging'
+import { printFrequencyShort } from '../../../quantity'
+import type { LevelReading, SeenLevel } from '../../../review'
+import { bandwidthNote, limitsOfCarrier, type LimitsOfCarrier, type Rulebook } from '../../../rules'
+import { carrierFacts, type FoundLevel, type Judgement, type SlotResult, type Step } from '../../../step'
+import type { CarrierForLimit } from '../carrierForLimit'
+import { judgeHarmonic } from './judgeHarmonic'
+
+/** A rulebook with its limits ready for the harmonics of one carrier. */
+export interface BookLimits {
+  rulebook: Rulebook
+  limits: LimitsOfCarrier
+}
+
+/** What the harmonics of one step are judged by. */
+export interface JudgedBy {
+  step: Step
+  carrier: CarrierForLimit
+  books: readonly BookLimits[]
+}
+
+/** A harmonic as read and corrected, with what was seen of it while the radio was unkeyed, in words. */
+export interface ReadHarmonic {
+  slot: SlotResult['slot']
+  reading: LevelReading
+  found: FoundLevel
+  ambient: readonly string[]
+}
+
+/**
+ * One harmonic judged by every rulebook. Words and notes are made when somebody reads them: harmonics are
+ * judged by the ten thousand.
+ */
+export class JudgedHarmonic implements SlotResult {
+  readonly slot: SlotResult['slot']
+  readonly state = 'read'
+  readonly reading: LevelReading
+  readonly found: FoundLevel
+  readonly claim = null
+  readonly each: Judgement[]
+  readonly yardstick: Judgement | null
+  readonly #governing: Judgement
+  readonly #ambient: readonly string[]
+  readonly #carrierFrom: CarrierForLimit['from']
+  readonly #context: Context
+
+  constructor(read: ReadHarmonic, by: JudgedBy, context: Context) {
+    this.slot = read.slot
+    this.reading = read.reading
+    this.found = read.found
+    this.each = by.books.map(book => judgeBy(book, read, by, context))
+    const governing = governingOf(this.each)
+    const yardstick = governing.limit.kind === 'no-figure' ? context.yardstick : null
+    this.yardstick = yardstick && judgeBy(yardstickLimits(yardstick, by), read, by, context)
+    this.#governing = governing
+    this.#ambient = read.ambient
+    this.#carrierFrom = by.carrier.from
+    this.#context = context
+  }
+
+  get limit() {
+    return this.#governing.limit
+  }
+
+  get verdict() {
+    return this.#governing.verdict
+  }
+
+  get ratio() {
+    return this.#governing.ratio
+  }
+
+  get words() {
+    return this.#governing.words
+  }
+
+  get notes(): string[] {
+    const { limit } = this.#governing
+    const measuredHz = measuredInHz(this.reading, this.#context)
+    const bandwidth = limit.kind === 'limit' ? bandwidthNote(limit.referenceBandwidthHz, measuredHz) : null
+    const { doubt } = this.reading.seen
+    return [
+      ...this.found.notes,
+      ...this.#ambient,
+      ...(this.#carrierFrom === 'claim'
+        ? ['The limit is worked out from the claim until the carrier is read.']
+        : []),
+      ...(doubt?.kind === 'coarse-trace' ? [coarseWords(doubt)] : []),
+      ...(bandwidth ? [bandwidth] : []),
+    ]
+  }
+}
+
+function judgeBy(
+  { rulebook, limits }: BookLimits,
+  { slot, reading, found }: ReadHarmonic,
+  { step, carrier }: JudgedBy,
+  context: Context,
+): Judgement {
+  const judged = judgeHarmonic(found, { rulebook, step, slot, carrier, context, limits })
+  const verdict = withDoubt(judged.verdict, reading.seen)
+  if (verdict === judged.verdict) return judged
+  return { limit: judged.limit, ratio: judged.ratio, verdict, words: verdictWords(verdict) }
+}
+
+function yardstickLimits(rulebook: Rulebook, { step, carrier }: JudgedBy): BookLimits {
+  return { rulebook, limits: limitsOfCarrier(rulebook, carrierFacts(step, carrier.powerW), null) }
+}
+
+function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {
+  if (seen.doubt) return seen.doubt.resolutionBandwidthHz
+  const instrument = context.instrument(instrumentId)
+  return instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null
+}
+
+/** A trace that may have stepped over a peak can show that something is there, not that nothing is. */
+function withDoubt(verdict: Verdict, { doubt }: SeenLevel): Verdict {
+  return doubt?.kind === 'coarse-trace' && verdict.state === 'inside'
+    ? { ...verdict, state: 'not-covered', why: coarseWords(doubt) }
+    : verdict
+}
+
+function coarseWords(doubt: NonNullable<SeenLevel['doubt']>): string {
+  const rbw =
+    doubt.resolutionBandwidthHz === null
+      ? 'its resolution bandwidth is not known'
+      : `wider than its resolution bandwidth of ${printFrequencyShort(doubt.resolutionBandwidthHz)}`
+  return `The trace’s points are ${printFrequencyShort(doubt.stepHz)} apart, ${rbw}: a peak can fall between two of them, so this cannot show that it is clean.`
+}
