@@ -1,0 +1,46 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { describe, expect, it } from 'vitest'
+import { contribution, type Distribution, monteCarlo } from '#core/uncertainty'
+
+const only = (distribution: Distribution) =>
+  contribution({ id: 'one', group: 'part', label: 'one', distribution, halfWidth: 2 })
+
+/** The same draws worked out with the platform's own cosine: the truth a table of cosines is held against. */
+function mean(trials: number, draw: (next: () => number) => number[]): number {
+  const random = xoroshiro128plus(1)
+  let sum = 0
+  let drawn = 0
+  while (drawn < trials)
+    for (const value of draw(() => random.next())) {
+      sum += value
+      drawn++
+    }
+  return sum / drawn
+}
+
+describe('a simulation', () => {
+  const trials = 10_000
+
+  it('draws arcsine errors as the cosine of an even angle, to a ten-millionth', () => {
+    const exact = mean(trials, next => [2 * Math.cos((Math.PI * next()) / 2 ** 31)])
+    expect(Math.abs(monteCarlo([only('u-shaped')], { trials }).mean - exact)).toBeLessThan(1e-7)
+  })
+
+  it('draws normal errors in pairs, cosine and sine of one angle (Box and Muller, 1958)', () => {
+    const one = only('normal')
+    const exact = mean(trials, next => {
+      const uniform = (next() >>> 0) / 2 ** 32 + 2 ** -33
+      const radius = one.standardUncertainty * Math.sqrt(-2 * Math.log(uniform))
+      const angle = (Math.PI * next()) / 2 ** 31
+      return [radius * Math.cos(angle), radius * Math.sin(angle)]
+    })
+    expect(Math.abs(monteCarlo([one], { trials }).mean - exact)).toBeLessThan(1e-7)
+  })
+
+  it('of one arcsine error has the arcsine’s deviation and 95 % range (a/√2; a·cos(π/40))', () => {
+    const { standardDeviation, middle } = monteCarlo([only('u-shaped')], { trials: 400_000 })
+    expect(standardDeviation).toBeCloseTo(2 / Math.SQRT2, 2)
+    expect(middle.high).toBeCloseTo(2 * Math.cos(Math.PI / 40), 2)
+    expect(middle.low).toBeCloseTo(-2 * Math.cos(Math.PI / 40), 2)
+  })
+})
