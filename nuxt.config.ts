@@ -55,6 +55,12 @@ export default defineNuxtConfig({
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
   },
+  hooks: {
+    // The first screen is not to wait for pages nobody asked for: links fetch theirs once they are seen.
+    'build:manifest': manifest => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
   vite: {
     worker: { format: 'es' },

@@ -6,12 +6,26 @@ watch(
   name => theme.change(name),
   { immediate: true },
 )
+
+function openKeys(): void {
+  ui.keysOpen = true
+}
+useKeys({ 'Shift+?': openKeys, '?': openKeys })
+
+/** The list of keys knows every station: it is fetched when it is first asked for, and stays. */
+const keysAsked = ref(false)
+watch(
+  () => ui.keysOpen,
+  open => {
+    if (open) keysAsked.value = true
+  },
+)
 </script>
 
 <template>
   <VApp>
     <NuxtPage />
     <AppNotice />
-    <KeysDialog />
+    <LazyKeysDialog v-if="keysAsked" />
   </VApp>
 </template>

@@ -48,9 +48,12 @@ export const useShelfStore = defineStore('shelf', () => {
   }
 
   async function put(bundle: ReviewBundle): Promise<void> {
-    for (const [id, points] of bundle.traces) await saveTrace(bundle.review.id, id, points)
-    for (const [id, points] of bundle.curves) await saveCurve(bundle.review.id, id, points)
-    for (const [id, dataUrl] of bundle.pictures) await savePicture(bundle.review.id, id, dataUrl)
+    const { id: reviewId } = bundle.review
+    await Promise.all([
+      ...[...bundle.traces].map(([id, points]) => saveTrace(reviewId, id, points)),
+      ...[...bundle.curves].map(([id, points]) => saveCurve(reviewId, id, points)),
+      ...[...bundle.pictures].map(([id, dataUrl]) => savePicture(reviewId, id, dataUrl)),
+    ])
     await saveReview(bundle.review)
     await refresh()
   }

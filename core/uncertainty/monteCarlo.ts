@@ -1,7 +1,6 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import type { RandomGenerator } from 'pure-rand/types/RandomGenerator'
 import { assertInRange } from '../errors'
 import type { Contribution } from './contribution'
+import { RandomIntegers } from './randomIntegers'
 import { shapeOf } from './shapes'
 
 export interface MonteCarloOptions {
@@ -60,8 +59,11 @@ export function monteCarlo(
   }
 }
 
+/** Draws made ahead; even, so that a pair of them is never cut in two. */
+const BLOCK = 2048
+
 function drawSums(contributions: readonly Contribution[], trials: number, seed: number): Float64Array {
-  const random = xoroshiro128plus(seed)
+  const random = new RandomIntegers(seed)
   const sums = new Float64Array(trials)
   for (const one of contributions) if (one.halfWidth > 0) addDraws(sums, one, random)
   return sums
@@ -71,28 +73,52 @@ function drawSums(contributions: readonly Contribution[], trials: number, seed: 
  * Adds one draw of a contribution to every sum. The commonest shapes have a loop of their own: a million
  * draws are wanted at once.
  */
-function addDraws(sums: Float64Array, one: Contribution, random: RandomGenerator): void {
-  const a = one.halfWidth
-  switch (one.distribution) {
-    case 'rectangular':
-      for (let i = 0; i < sums.length; i++) sums[i]! += a * (random.next() * PER_HALF)
-      return
-    case 'u-shaped':
-      for (let i = 0; i < sums.length; i++) sums[i]! += a * cosineOf(random.next())
-      return
-    case 'normal':
-      for (let i = 0; i < sums.length; i += 2) {
-        const radius = one.standardUncertainty * Math.sqrt(-2 * Math.log(uniform(random)))
-        const turn = random.next()
-        sums[i]! += radius * cosineOf(turn)
-        if (i + 1 < sums.length) sums[i + 1]! += radius * sineOf(turn)
-      }
-      return
-    default: {
-      const { draw } = shapeOf(one)
-      for (let i = 0; i < sums.length; i++) sums[i]! += draw(uniform(random), uniform(random))
-    }
+function addDraws(sums: Float64Array, one: Contribution, random: RandomIntegers): void {
+  const add = ADDERS[one.distribution]
+  if (!add) {
+    const { draw } = shapeOf(one)
+    for (let i = 0; i < sums.length; i++) sums[i]! += draw(uniform(random), uniform(random))
+    return
   }
+  const draws = new Int32Array(BLOCK)
+  for (let from = 0; from < sums.length; from += BLOCK) {
+    const part = sums.subarray(from, from + BLOCK)
+    // Pairs are drawn whole, also where the last of them is not wanted.
+    const drawn = draws.subarray(0, part.length + (part.length & add.isPaired))
+    random.fill(drawn)
+    add.to(part, drawn, one)
+  }
+}
+
+interface Adder {
+  /** 1 where two draws make two errors together. */
+  isPaired: 0 | 1
+  to: (sums: Float64Array, draws: Int32Array, one: Contribution) => void
+}
+
+const ADDERS: Partial<Record<Contribution['distribution'], Adder>> = {
+  rectangular: {
+    isPaired: 0,
+    to: (sums, draws, { halfWidth }) => {
+      for (let i = 0; i < sums.length; i++) sums[i]! += halfWidth * (draws[i]! * PER_HALF)
+    },
+  },
+  'u-shaped': {
+    isPaired: 0,
+    to: (sums, draws, { halfWidth }) => {
+      for (let i = 0; i < sums.length; i++) sums[i]! += halfWidth * cosineOf(draws[i]!)
+    },
+  },
+  normal: {
+    isPaired: 1,
+    to: (sums, draws, { standardUncertainty }) => {
+      for (let i = 0; i < sums.length; i += 2) {
+        const radius = standardUncertainty * Math.sqrt(-2 * Math.log(shareOf(draws[i]!)))
+        sums[i]! += radius * cosineOf(draws[i + 1]!)
+        if (i + 1 < sums.length) sums[i + 1]! += radius * sineOf(draws[i + 1]!)
+      }
+    },
+  },
 }
 
 /** Cells of the table of cosines from 0 to π; straight lines between them are out by less than 2e-8. */
@@ -119,8 +145,13 @@ const PER_HALF = 2 ** -31
 const PER_INTEGER = 2 ** -32
 
 /** Uniform in (0, 1), never 0 or 1. */
-export function uniform(random: RandomGenerator): number {
-  return (random.next() >>> 0) * PER_INTEGER + PER_INTEGER / 2
+export function uniform(random: { next: () => number }): number {
+  return shareOf(random.next())
+}
+
+/** Where a whole number of the generator stands among all of them, never 0 or 1. */
+function shareOf(drawn: number): number {
+  return (drawn >>> 0) * PER_INTEGER + PER_INTEGER / 2
 }
 
 /** Shortest interval that holds 95 % of the values. */
@@ -166,15 +197,18 @@ function tails(values: Float64Array, count: number): { lower: Float64Array; uppe
   for (let seen = 0; high >= 0 && (seen += counts[high]!) < count;) high--
   const lowEnd = least + (low + 2) / scale
   const highEnd = least + (high - 1) / scale
+  const inBins = (from: number, to: number) => counts.subarray(from, to).reduce((sum, one) => sum + one, 0)
+  const atLow = inBins(0, low + 3)
+  const atHigh = inBins(Math.max(0, high - 2), BINS)
   return {
-    lower: picked(values, value => value <= lowEnd).subarray(0, count),
-    upper: picked(values, value => value >= highEnd).slice(-count),
+    lower: picked(values, atLow, value => value <= lowEnd).subarray(0, count),
+    upper: picked(values, atHigh, value => value >= highEnd).slice(-count),
   }
 }
 
-/** The values a test picks, in rising order. */
-function picked(values: Float64Array, wanted: (value: number) => boolean): Float64Array {
-  const found = new Float64Array(values.length)
+/** The values a test picks, at most so many, in rising order. */
+function picked(values: Float64Array, most: number, wanted: (value: number) => boolean): Float64Array {
+  const found = new Float64Array(most)
   let n = 0
   for (let i = 0; i < values.length; i++) if (wanted(values[i]!)) found[n++] = values[i]!
   return found.subarray(0, n).sort()

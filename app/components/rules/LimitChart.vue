@@ -2,7 +2,7 @@
 import { useTheme } from 'vuetify'
 import { printDbm } from '#core/quantity'
 import type { LimitCurve } from '#core/rules'
-import { EChart } from '~/charts/echarts'
+import ChartPlot from '~/charts/ChartPlot.vue'
 import { buildLimitChartOption } from '~/charts/limitChartOption'
 import { chartPalette } from '~/charts/palette'
 
@@ -27,14 +27,7 @@ const spoken = computed(
 </script>
 
 <template>
-  <div class="plot" role="img" :aria-label="spoken">
-    <EChart
-      :option="option"
-      autoresize
-      :update-options="{ notMerge: true }"
-      :init-options="{ renderer: 'svg' }"
-    />
-  </div>
+  <ChartPlot class="plot" :option="option" :spoken="spoken" anew />
 </template>
 
 <style scoped>

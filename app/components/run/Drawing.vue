@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { EChartsCoreOption } from 'echarts/core'
-import { EChart } from '~/charts/echarts'
+import ChartPlot from '~/charts/ChartPlot.vue'
 
 /** A drawing on a sheet of its own, with what it says in words for those who cannot see it. */
 const {
@@ -27,14 +27,7 @@ const {
       <strong>{{ caption }}</strong> <span class="small quiet">{{ note }}</span>
     </figcaption>
     <p v-if="nothing" class="small quiet nothing">{{ nothing }}</p>
-    <div v-else class="plot" :class="{ tall }" role="img" :aria-label="spoken">
-      <EChart
-        :option="option"
-        autoresize
-        :update-options="{ notMerge: true }"
-        :init-options="{ renderer: 'svg' }"
-      />
-    </div>
+    <ChartPlot v-else class="plot" :class="{ tall }" :option="option" :spoken="spoken" anew />
   </figure>
 </template>
 

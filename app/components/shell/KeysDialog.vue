@@ -2,11 +2,6 @@
 import { keyList } from '~/keys/keyList'
 
 const ui = useUiStore()
-function open(): void {
-  ui.keysOpen = true
-}
-
-useKeys({ 'Shift+?': open, '?': open })
 </script>
 
 <template>

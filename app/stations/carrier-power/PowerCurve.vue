@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StepResult } from '#core/step'
 import { useTheme } from 'vuetify'
-import { EChart } from '~/charts/echarts'
+import ChartPlot from '~/charts/ChartPlot.vue'
 import { chartPalette } from '~/charts/palette'
 import { buildPowerCurveOption } from '~/charts/powerCurveOption'
 
@@ -33,9 +33,7 @@ const spoken = computed(
       <strong>{{ bandName }}</strong>
       <span class="small quiet">power at the socket, with its range; the thin line is the claim</span>
     </figcaption>
-    <div role="img" :aria-label="spoken" class="plot">
-      <EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" />
-    </div>
+    <ChartPlot class="plot" :option="option" :spoken="spoken" />
   </figure>
 </template>
 

@@ -2,7 +2,7 @@
 import { isRead, type SlotResult } from '#core/step'
 import { useTheme } from 'vuetify'
 import type { TracePoints } from '#core/review'
-import { EChart } from '~/charts/echarts'
+import ChartPlot from '~/charts/ChartPlot.vue'
 import { chartPalette } from '~/charts/palette'
 import { buildSpectrumOption } from '~/charts/spectrumOption'
 
@@ -36,9 +36,7 @@ const spoken = computed(
 </script>
 
 <template>
-  <div class="sheet plot" role="img" :aria-label="spoken">
-    <EChart :option="option" autoresize :init-options="{ renderer: 'svg' }" />
-  </div>
+  <ChartPlot class="sheet plot" :option="option" :spoken="spoken" />
 </template>
 
 <style scoped>

@@ -1,6 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { describe, expect, it } from 'vitest'
 import { contribution, type Distribution, monteCarlo } from '#core/uncertainty'
+import { RandomIntegers } from '#core/uncertainty/randomIntegers'
 
 const only = (distribution: Distribution) =>
   contribution({ id: 'one', group: 'part', label: 'one', distribution, halfWidth: 2 })
@@ -17,6 +18,21 @@ function mean(trials: number, draw: (next: () => number) => number[]): number {
     }
   return sum / drawn
 }
+
+describe('numbers drawn in blocks', () => {
+  it.each([1, 20261124, -7])('are the sequence of pure-rand’s xoroshiro128plus, seed %i', seed => {
+    const reference = xoroshiro128plus(seed)
+    const wanted = Array.from({ length: 5000 }, () => reference.next())
+    const one = new RandomIntegers(seed)
+    expect(wanted.map(() => one.next())).toEqual(wanted)
+    const mixed = new RandomIntegers(seed)
+    const block = new Int32Array(3000)
+    const first = [mixed.next(), mixed.next()]
+    mixed.fill(block)
+    const rest = Array.from({ length: 1998 }, () => mixed.next())
+    expect([...first, ...block, ...rest]).toEqual(wanted)
+  })
+})
 
 describe('a simulation', () => {
   const trials = 10_000
