@@ -296,10 +296,6 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
   display: grid;
   gap: 14px;
 }
-.link {
-  color: var(--spruce);
-  text-decoration: underline;
-}
 .dragging .main {
   outline: 2px dashed var(--spruce);
   outline-offset: -8px;

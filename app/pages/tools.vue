@@ -252,14 +252,6 @@ const en = computed(() => {
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-.right {
-  text-align: right;
-}
 dl {
   margin: 0;
   display: grid;
@@ -274,8 +266,5 @@ dl div {
 }
 dd {
   margin: 0;
-}
-.back {
-  color: var(--spruce);
 }
 </style>

@@ -7,6 +7,7 @@ export { writeCsv, type CsvCell } from './writeCsv'
 export { traceDoubt } from './traceDoubt'
 export { bytesInMemory, partOfSource, type ByteSource } from './byteSource'
 export { decodeSamples, type ChannelUse, type SampleFormat } from './recording/sampleFormat'
+export { foundInRecording } from './recording/foundInRecording'
 export { readWavHead, type WavHead } from './recording/wavHead'
 export { tarEntries, type TarEntry } from './recording/tarEntries'
 export {

@@ -74,4 +74,5 @@ export {
   type Wanted,
 } from './analyse'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
+export { analysisFacts } from './analysisFacts'
 export { spectrumCurve, type SpectrumCurve } from './curves'

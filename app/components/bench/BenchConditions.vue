@@ -55,11 +55,3 @@ const fields = computed(() => {
     </div>
   </section>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-</style>

@@ -36,12 +36,3 @@ const fields = computed(() => instrumentFields(instrument, (label, recipe) => em
     </p>
   </section>
 </template>
-
-<style scoped>
-.editor {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
-</style>

@@ -116,12 +116,6 @@ function takeAsOwn(): void {
 </template>
 
 <style scoped>
-.editor {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .measured {
   display: grid;
   grid-template-columns: minmax(0, 320px) auto minmax(0, 1fr);
@@ -130,10 +124,6 @@ function takeAsOwn(): void {
 }
 .measured p:last-child:not(:nth-child(3)) {
   grid-column: 1 / -1;
-}
-.link {
-  color: var(--spruce);
-  text-decoration: underline;
 }
 @media (max-width: 1000px) {
   .measured {

@@ -143,12 +143,6 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .plain td {
   padding-top: 10px;
 }

@@ -314,12 +314,6 @@ function addChannel(bandId: string): void {
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .plain td {
   vertical-align: top;
   padding-top: 12px;

@@ -45,12 +45,6 @@ const batteryLabel = computed(() => batteryFields(radio, change))
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 180px));

@@ -83,9 +83,6 @@ caption {
   padding: 3px 8px;
   font-size: 14px;
 }
-.right {
-  text-align: right;
-}
 @media (max-width: 600px) {
   .facts {
     grid-template-columns: 1fr;

@@ -152,15 +152,6 @@ function setSteps(steps: LimitRange[]): void {
   padding-left: 12px;
   border-left: 2px solid var(--line-2);
 }
-.whole {
-  grid-column: 1 / -1;
-}
-.member {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 6px;
-  align-items: start;
-}
 .add {
   justify-self: start;
 }

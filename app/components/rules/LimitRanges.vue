@@ -90,19 +90,10 @@ function add(): void {
 </template>
 
 <style scoped>
-.member {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 6px;
-  align-items: start;
-}
 .step {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 200px));
   gap: 10px;
-}
-.whole {
-  grid-column: 1 / -1;
 }
 .add {
   justify-self: start;

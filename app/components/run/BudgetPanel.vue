@@ -126,13 +126,6 @@ async function simulate(): Promise<void> {
 </template>
 
 <style scoped>
-.panel {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 7px;
-  justify-items: start;
-}
 table {
   width: 100%;
   border-collapse: collapse;

@@ -37,8 +37,4 @@ const { ticked, tick } = useTicks(() => step, 'a line of the set-the-radio list'
 .settings :deep(.v-selection-control) {
   min-height: 30px;
 }
-.stop {
-  color: var(--outside);
-  font-weight: 700;
-}
 </style>

@@ -206,10 +206,6 @@ defineExpose({ focusNextOpen, retake })
 .entry :deep(input[type='text']) {
   min-width: 116px;
 }
-.strip-cell {
-  min-width: 100px;
-  width: 22%;
-}
 .wide .entry {
   width: 170px;
 }

@@ -95,9 +95,6 @@ useStationKeys(run, {
 </template>
 
 <style scoped>
-.table {
-  padding: 2px 8px 6px;
-}
 .skipped {
   color: var(--ink-2);
   background: rgb(var(--v-theme-close-wash));

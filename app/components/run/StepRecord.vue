@@ -257,7 +257,4 @@ img {
 .superseded td:nth-child(3) {
   text-decoration: line-through;
 }
-.right {
-  text-align: right;
-}
 </style>

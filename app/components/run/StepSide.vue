@@ -83,12 +83,6 @@ const budgetOf = computed(() => {
 </template>
 
 <style scoped>
-.panel {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 7px;
-}
 .notes {
   margin: 0;
   padding-left: 18px;

@@ -77,12 +77,6 @@ const percent = computed(() => {
 </template>
 
 <style scoped>
-.panel {
-  padding: 14px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 7px;
-}
 .source {
   color: var(--spruce);
 }

@@ -207,10 +207,6 @@ a:hover {
   border-top: 1px solid var(--line);
   color: var(--ink-2);
 }
-.stop {
-  color: var(--outside);
-  font-weight: 700;
-}
 @media (max-width: 900px) {
   .order {
     width: 100%;

@@ -24,7 +24,7 @@ const spoken = computed(() => {
     <template v-if="geometry.mark !== null">
       <span
         v-if="geometry.whisker"
-        :class="['whisker', verdict.state]"
+        :class="['whisker', 'verdict-ink', verdict.state]"
         :style="{
           left: percent(geometry.whisker.from),
           width: percent(geometry.whisker.to - geometry.whisker.from),
@@ -112,14 +112,5 @@ const spoken = computed(() => {
 
 .seat :deep(svg) {
   display: block;
-}
-.inside {
-  color: var(--inside);
-}
-.too-close {
-  color: var(--close);
-}
-.outside {
-  color: var(--outside);
 }
 </style>

@@ -6,7 +6,7 @@ const { state, size = 12 } = defineProps<{ state: VerdictState; size?: number }>
 
 <template>
   <svg
-    :class="['mark', state]"
+    :class="['mark', 'verdict-ink', state]"
     :width="size"
     :height="size"
     viewBox="0 0 12 12"
@@ -38,21 +38,5 @@ const { state, size = 12 } = defineProps<{ state: VerdictState; size?: number }>
 }
 .dashed {
   stroke-dasharray: 2.4 2;
-}
-.inside {
-  color: var(--inside);
-}
-.too-close {
-  color: var(--close);
-}
-.outside {
-  color: var(--outside);
-}
-.not-covered,
-.no-figure {
-  color: var(--not-covered);
-}
-.observation {
-  color: rgb(var(--v-theme-observation));
 }
 </style>

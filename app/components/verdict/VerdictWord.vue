@@ -5,7 +5,7 @@ const { state, words, large = false } = defineProps<{ state: VerdictState; words
 </script>
 
 <template>
-  <span :class="['verdict', state, { large }]"
+  <span :class="['verdict', 'verdict-ink', state, { large }]"
     ><VerdictMark :state="state" :size="large ? 16 : 12" /><span>{{ words }}</span></span
   >
 </template>
@@ -25,22 +25,9 @@ const { state, words, large = false } = defineProps<{ state: VerdictState; words
 .large {
   font-size: 18px;
 }
-.inside {
-  color: var(--inside);
-}
-.too-close {
-  color: var(--close);
-}
-.outside {
-  color: var(--outside);
-}
 .not-covered,
-.no-figure {
-  color: var(--not-covered);
-  font-weight: 600;
-}
+.no-figure,
 .observation {
-  color: rgb(var(--v-theme-observation));
   font-weight: 600;
 }
 </style>

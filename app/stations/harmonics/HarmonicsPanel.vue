@@ -169,9 +169,6 @@ useStationKeys(run, {
 </template>
 
 <style scoped>
-.table {
-  padding: 2px 8px 6px;
-}
 .tail {
   padding: 6px 8px 0;
 }

@@ -130,10 +130,6 @@ function carrierWordsOf(result: SlotResult): string {
 .entry :deep(input) {
   min-width: 100px;
 }
-.strip-cell {
-  min-width: 100px;
-  width: 22%;
-}
 .own {
   display: block;
   color: var(--ink-2);

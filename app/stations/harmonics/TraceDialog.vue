@@ -201,11 +201,6 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
   display: grid;
   gap: 12px;
 }
-.understood {
-  margin: 0;
-  padding-left: 18px;
-  color: var(--ink-2);
-}
 .settings {
   display: grid;
   grid-template-columns: 200px auto;
@@ -222,9 +217,6 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
 }
 .plain td {
   padding: 4px 8px;
-}
-.doubt {
-  color: var(--close);
 }
 .spurs {
   list-style: none;

@@ -220,12 +220,6 @@ function addBand(): void {
 </template>
 
 <style scoped>
-.block {
-  padding: 14px 16px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .grid {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
@@ -250,9 +244,6 @@ function addBand(): void {
 .wrong {
   color: var(--outside);
   padding: 10px 14px;
-}
-.back {
-  color: var(--spruce);
 }
 @media (max-width: 1000px) {
   .grid {

@@ -280,12 +280,6 @@ const toleranceItems = computed(() => [
   gap: 14px;
   align-items: start;
 }
-.block {
-  padding: 14px 16px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-}
 .books {
   list-style: none;
   margin: 0 -8px;

@@ -1,0 +1,44 @@
+import { printHz, printMhz, printSigned } from '../quantity'
+import type { RecordingAnalysis } from './analyse'
+import type { DeviationFound } from './fm/deviation'
+
+/**
+ * What was found in a recording, a sentence each: carrier, deviation, tones, then how it was worked out and
+ * what could not be found.
+ * @param centreHz - middle of the recording, Hz; null where nobody knows.
+ */
+export function analysisFacts(found: RecordingAnalysis, centreHz: number | null): string[] {
+  return [
+    ...carrierFact(found, centreHz),
+    ...(found.deviation ? deviationFacts(found.deviation) : []),
+    found.words,
+    ...found.without,
+  ]
+}
+
+function carrierFact({ carrierHz, deviation }: RecordingAnalysis, centreHz: number | null): string[] {
+  if (carrierHz === null) return []
+  const place =
+    centreHz === null
+      ? `${printSigned(carrierHz, 1)} Hz from the middle`
+      : printMhz(Math.round(10 * (centreHz + carrierHz)) / 10)
+  const known = deviation
+    ? `, known to ±${printHz(Math.max(0.1, 2 * deviation.carrierUncertaintyHz), 2)} within the recording`
+    : ''
+  return [`Carrier ${place}${known}.`]
+}
+
+function deviationFacts(of: DeviationFound): string[] {
+  const { toneHz, subAudible } = of
+  const facts = [
+    `Deviation +${printHz(of.plusHz, 4)}, −${printHz(of.minusHz, 4)}, half peak to peak ${printHz(of.halfPeakToPeakHz, 4)}, rms ${printHz(of.rmsHz, 3)}.`,
+    of.words,
+  ]
+  if (toneHz)
+    facts.push(`Tone ${printHz(toneHz, 5)}, distortion ${(100 * (of.distortion ?? 0)).toFixed(1)} %.`)
+  if (subAudible) {
+    const tone = subAudible.usualHz ?? subAudible.frequencyHz.toFixed(1)
+    facts.push(`Tone squelch ${tone} Hz with ${printHz(subAudible.deviationHz, 3)} of deviation.`)
+  }
+  return facts
+}
