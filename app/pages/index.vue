@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { mdiDotsVertical } from '@mdi/js'
-import { format } from 'date-fns'
 import type { ReviewBundle } from '#core/review'
 import type { ReviewHead } from '~/storage'
 
@@ -94,12 +92,14 @@ async function takeAway(head: ReviewHead): Promise<void> {
   }
 }
 
-async function remove(): Promise<void> {
-  if (toRemove.value) await shelf.remove(toRemove.value.id)
+async function remove(head: ReviewHead): Promise<void> {
+  await shelf.remove(head.id)
   toRemove.value = null
 }
 
-const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yyyy, HH:mm')
+function putCopy(bundle: ReviewBundle): void {
+  void put(shelf.asCopy(bundle))
+}
 </script>
 
 <template>
@@ -146,36 +146,13 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
       </form>
 
       <ul v-if="shelf.heads.length" class="reviews">
-        <li v-for="head in shelf.heads" :key="head.id" class="sheet review">
-          <NuxtLink
-            :to="head.readingCount ? `/review/${head.id}/findings` : `/review/${head.id}/card`"
-            class="open"
-          >
-            <h2>{{ head.title }}</h2>
-            <p class="quiet">{{ head.setNames.filter(Boolean).join(' · ') || 'No radio yet' }}</p>
-          </NuxtLink>
-          <div class="facts small quiet">
-            <span
-              ><span class="figure">{{ head.setNames.length }}</span>
-              {{ head.setNames.length === 1 ? 'radio' : 'radios' }}</span
-            >
-            <span
-              ><span class="figure">{{ head.readingCount }}</span>
-              {{ head.readingCount === 1 ? 'reading' : 'readings' }}</span
-            >
-            <span>changed {{ changed(head) }}</span>
-          </div>
-          <VMenu>
-            <template #activator="{ props }"
-              ><VBtn icon variant="text" size="small" :aria-label="`More for ${head.title}`" v-bind="props"
-                ><VIcon :icon="mdiDotsVertical" /></VBtn
-            ></template>
-            <VList density="compact">
-              <VListItem title="Take away as a file" @click="takeAway(head)" />
-              <VListItem title="Remove from the shelf" @click="toRemove = head" />
-            </VList>
-          </VMenu>
-        </li>
+        <ShelfLine
+          v-for="head in shelf.heads"
+          :key="head.id"
+          :head="head"
+          @take-away="takeAway(head)"
+          @remove="toRemove = head"
+        />
       </ul>
 
       <section v-else-if="shelf.loaded" class="sheet empty" data-testid="empty-shelf">
@@ -193,43 +170,8 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
       </p>
     </main>
 
-    <VDialog
-      :model-value="waiting !== null"
-      max-width="520"
-      @update:model-value="value => !value && (waiting = null)"
-    >
-      <VCard class="dialog">
-        <h2>This review is on the shelf already</h2>
-        <p>
-          “{{ waiting?.review.title }}”, {{ waiting?.review.readings.length }} readings in the file. Keep
-          both, or put the one from the file in place of the one here?
-        </p>
-        <div class="row end">
-          <VBtn variant="text" @click="waiting = null">Leave it</VBtn>
-          <VBtn variant="outlined" @click="waiting && put(waiting)">Replace the one here</VBtn>
-          <VBtn color="primary" @click="waiting && put(shelf.asCopy(waiting))">Keep both</VBtn>
-        </div>
-      </VCard>
-    </VDialog>
-
-    <VDialog
-      :model-value="toRemove !== null"
-      max-width="520"
-      @update:model-value="value => !value && (toRemove = null)"
-    >
-      <VCard class="dialog">
-        <h2>Remove “{{ toRemove?.title }}”?</h2>
-        <p>
-          Its {{ toRemove?.readingCount }} readings and its traces go with it, for good. Take it away as a
-          file first if you may want it again.
-        </p>
-        <div class="row end">
-          <VBtn variant="text" @click="toRemove = null">Keep it</VBtn>
-          <VBtn variant="outlined" @click="toRemove && takeAway(toRemove)">Take away as a file</VBtn>
-          <VBtn color="error" @click="remove">Remove</VBtn>
-        </div>
-      </VCard>
-    </VDialog>
+    <AlreadyOnShelf v-model="waiting" @replace="put" @keep-both="putCopy" />
+    <RemoveReview v-model="toRemove" @take-away="takeAway" @remove="remove" />
   </div>
 </template>
 
@@ -262,39 +204,11 @@ const changed = (head: ReviewHead) => format(new Date(head.updatedAt), 'd MMM yy
   display: grid;
   gap: 10px;
 }
-.review {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding: 14px 10px 14px 18px;
-  flex-wrap: wrap;
-}
-.open {
-  flex: 1 1 320px;
-  color: inherit;
-  text-decoration: none;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.open:hover h2 {
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-.facts {
-  display: flex;
-  gap: 16px;
-  flex-wrap: wrap;
-}
 .empty {
   padding: 28px;
   display: grid;
   gap: 12px;
   max-width: 640px;
-}
-.dialog {
-  padding: 22px;
-  display: grid;
-  gap: 14px;
 }
 .dragging .main {
   outline: 2px dashed var(--spruce);

@@ -119,6 +119,11 @@ interface Channel {
   channelSpacingHz: number
 }
 
+/** The channel that is looked at; null where its carrier or its spacing is not known. */
+function channelAt(carrierHz: number | null, channelSpacingHz: number | null): Channel | null {
+  return carrierHz === null || channelSpacingHz === null ? null : { carrierHz, channelSpacingHz }
+}
+
 function occupiedIn(spectrum: Spectrum, { carrierHz, channelSpacingHz }: Channel, sampleRateHz: number) {
   const toTheEdgeHz = sampleRateHz / 2 - Math.abs(carrierHz)
   const withinHz = Math.min(LOOK_SPACINGS * channelSpacingHz, toTheEdgeHz)
@@ -166,8 +171,7 @@ export function concludeAnalysis(
   const sums = deviationSums(stretches)
   const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0))
   const carrierHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
-  const spacing = wanted.channelSpacingHz
-  const channel = carrierHz === null || spacing === null ? null : { carrierHz, channelSpacingHz: spacing }
+  const channel = channelAt(carrierHz, wanted.channelSpacingHz)
   const occupied = channel && attempt(() => occupiedIn(spectrum, channel, source.sampleRateHz))
   const adjacent = channel && adjacentChannelPower(spectrum, channel)
   if (channel && adjacent?.channels.length === 0) without.push(tooNarrowWords(source.sampleRateHz, channel))

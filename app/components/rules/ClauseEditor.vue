@@ -105,7 +105,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
     </div>
     <EditGrid :fields="head" :locked="disabled" />
     <h4>When it applies</h4>
-    <div class="grid">
+    <div class="four">
       <div>
         <CommitField
           :model-value="rangesText"
@@ -202,24 +202,9 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
-.grid {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 12px;
-}
 h4 {
   margin: 4px 0 0;
   font-size: 13px;
   color: var(--ink-2);
-}
-@media (max-width: 1000px) {
-  .grid {
-    grid-template-columns: 1fr 1fr;
-  }
-}
-@media (max-width: 480px) {
-  .grid {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

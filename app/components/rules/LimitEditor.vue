@@ -114,7 +114,7 @@ function setSteps(steps: LimitRange[]): void {
           ><VIcon :icon="mdiClose" size="16"
         /></VBtn>
       </div>
-      <VBtn size="small" variant="outlined" :disabled="disabled" class="add" @click="addMember"
+      <VBtn size="small" variant="outlined" :disabled="disabled" class="at-start" @click="addMember"
         >Add a limit</VBtn
       >
     </div>
@@ -151,8 +151,5 @@ function setSteps(steps: LimitRange[]): void {
 .inner {
   padding-left: 12px;
   border-left: 2px solid var(--line-2);
-}
-.add {
-  justify-self: start;
 }
 </style>

@@ -83,7 +83,7 @@ function add(): void {
         ><VIcon :icon="mdiClose" size="16"
       /></VBtn>
     </div>
-    <VBtn size="small" variant="outlined" :disabled="disabled" class="add" @click="add"
+    <VBtn size="small" variant="outlined" :disabled="disabled" class="at-start" @click="add"
       >Add a {{ word }}</VBtn
     >
   </div>
@@ -94,8 +94,5 @@ function add(): void {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 200px));
   gap: 10px;
-}
-.add {
-  justify-self: start;
 }
 </style>

@@ -88,7 +88,7 @@ function addBand(): void {
       </div>
       <p v-if="wrong" class="wrong sheet" role="alert" data-testid="rulebook-wrong">{{ wrong }}</p>
       <section class="sheet block" aria-label="The rulebook">
-        <div class="grid">
+        <div class="four">
           <CommitField
             :model-value="book.title"
             label="Title"
@@ -220,11 +220,6 @@ function addBand(): void {
 </template>
 
 <style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 12px;
-}
 .bands {
   list-style: none;
   margin: 0;
@@ -246,8 +241,5 @@ function addBand(): void {
   padding: 10px 14px;
 }
 @media (max-width: 1000px) {
-  .grid {
-    grid-template-columns: 1fr 1fr;
-  }
 }
 </style>
