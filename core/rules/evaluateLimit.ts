@@ -103,16 +103,16 @@ class GoverningLimit implements LimitFound {
   readonly confidence: LimitFound['confidence']
   readonly referenceBandwidthHz: number | null
 
-  readonly #place: Place
-  readonly #of: { usable: readonly WorkedClause[]; governing: WorkedClause }
+  private readonly place: Place
+  private readonly of: { usable: readonly WorkedClause[]; governing: WorkedClause }
 
   constructor(
     book: Rulebook,
     place: Place,
     of: { usable: readonly WorkedClause[]; governing: WorkedClause },
   ) {
-    this.#place = place
-    this.#of = of
+    this.place = place
+    this.of = of
     const { clause, limit } = of.governing
     this.limitDbm = limit.limitDbm
     this.slope = limit.slope
@@ -124,9 +124,9 @@ class GoverningLimit implements LimitFound {
   }
 
   get demands() {
-    const { usable, governing } = this.#of
+    const { usable, governing } = this.of
     return usable.flatMap(one =>
-      demandsOf(one.clause, this.#place).map(({ words, limitDbm, governs }) => ({
+      demandsOf(one.clause, this.place).map(({ words, limitDbm, governs }) => ({
         words: one === governing ? words : `${one.clause.clause}: ${words}`,
         limitDbm,
         governs: governs && one === governing,
@@ -135,9 +135,9 @@ class GoverningLimit implements LimitFound {
   }
 
   get reason() {
-    const { usable, governing } = this.#of
+    const { usable, governing } = this.of
     const others = usable.filter(one => one !== governing)
-    return reasonFor(governing.clause, this.#place, governing.limit, others)
+    return reasonFor(governing.clause, this.place, governing.limit, others)
   }
 }
 

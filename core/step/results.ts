@@ -43,7 +43,10 @@ export interface ClaimJudgement {
 /** Whether something was read in a slot, and if not, why not. */
 export type SlotState = 'read' | 'open' | 'out-of-reach' | 'left-out'
 
-/** What one slot came to. */
+/**
+ * What one slot came to. A result may make its words and notes when they are read: it is read where it is, not
+ * copied field by field.
+ */
 export interface SlotResult {
   slot: Slot
   state: SlotState

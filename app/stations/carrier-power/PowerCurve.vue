@@ -3,7 +3,7 @@ import type { StepResult } from '#core/step'
 import { useTheme } from 'vuetify'
 import ChartPlot from '~/charts/ChartPlot.vue'
 import { chartPalette } from '~/charts/palette'
-import { buildPowerCurveOption } from '~/charts/powerCurveOption'
+import { buildPowerCurveOption } from './powerCurveOption'
 
 const { results, bandName } = defineProps<{ results: StepResult[]; bandName: string }>()
 const theme = useTheme()

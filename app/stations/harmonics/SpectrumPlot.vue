@@ -4,7 +4,7 @@ import { useTheme } from 'vuetify'
 import type { TracePoints } from '#core/review'
 import ChartPlot from '~/charts/ChartPlot.vue'
 import { chartPalette } from '~/charts/palette'
-import { buildSpectrumOption } from '~/charts/spectrumOption'
+import { buildSpectrumOption } from './spectrumOption'
 
 const { slots, trace, limitLabel, carrierHz, reachHz } = defineProps<{
   slots: SlotResult[]

@@ -41,10 +41,13 @@ export class JudgedHarmonic implements SlotResult {
   readonly claim = null
   readonly each: Judgement[]
   readonly yardstick: Judgement | null
-  readonly #governing: Judgement
-  readonly #ambient: readonly string[]
-  readonly #carrierFrom: CarrierForLimit['from']
-  readonly #context: Context
+  readonly limit: Judgement['limit']
+  readonly verdict: Verdict
+  readonly ratio: Judgement['ratio']
+  private readonly governing: Judgement
+  private readonly ambient: readonly string[]
+  private readonly carrierFrom: CarrierForLimit['from']
+  private readonly measuredHz: number | null
 
   constructor(read: ReadHarmonic, by: JudgedBy, context: Context) {
     this.slot = read.slot
@@ -54,37 +57,28 @@ export class JudgedHarmonic implements SlotResult {
     const governing = governingOf(this.each)
     const yardstick = governing.limit.kind === 'no-figure' ? context.yardstick : null
     this.yardstick = yardstick && judgeBy(yardstickLimits(yardstick, by), read, by, context)
-    this.#governing = governing
-    this.#ambient = read.ambient
-    this.#carrierFrom = by.carrier.from
-    this.#context = context
-  }
-
-  get limit() {
-    return this.#governing.limit
-  }
-
-  get verdict() {
-    return this.#governing.verdict
-  }
-
-  get ratio() {
-    return this.#governing.ratio
+    this.limit = governing.limit
+    this.verdict = governing.verdict
+    this.ratio = governing.ratio
+    this.governing = governing
+    this.ambient = read.ambient
+    this.carrierFrom = by.carrier.from
+    this.measuredHz = measuredInHz(read.reading, context)
   }
 
   get words() {
-    return this.#governing.words
+    return this.governing.words
   }
 
   get notes(): string[] {
-    const { limit } = this.#governing
-    const measuredHz = measuredInHz(this.reading, this.#context)
-    const bandwidth = limit.kind === 'limit' ? bandwidthNote(limit.referenceBandwidthHz, measuredHz) : null
+    const { limit } = this
+    const bandwidth =
+      limit.kind === 'limit' ? bandwidthNote(limit.referenceBandwidthHz, this.measuredHz) : null
     const { doubt } = this.reading.seen
     return [
       ...this.found.notes,
-      ...this.#ambient,
-      ...(this.#carrierFrom === 'claim'
+      ...this.ambient,
+      ...(this.carrierFrom === 'claim'
         ? ['The limit is worked out from the claim until the carrier is read.']
         : []),
       ...(doubt?.kind === 'coarse-trace' ? [coarseWords(doubt)] : []),
