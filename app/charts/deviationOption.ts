@@ -4,22 +4,73 @@ import type { CurvePoints } from '#core/review'
 import { axis, baseOption, roundStep } from './axes'
 import type { ChartPalette } from './palette'
 
-/** Deviation over time: highest and lowest swing of each moment, and the limits as lines on both sides. */
-export function buildDeviationOption(input: {
+export interface DeviationInput {
   palette: ChartPalette
   curve: CurvePoints | null
   limitHz: number | null
   figures: { label: string; valueHz: number }[]
-}): EChartsCoreOption {
-  const { palette, curve, limitHz, figures } = input
-  const finite = curve ? [...curve.y, ...curve.y2].filter(Number.isFinite).map(Math.abs) : []
-  const most = Math.max(limitHz ?? 0, ...figures.map(({ valueHz }) => valueHz), ...finite, 1000)
-  const step = roundStep(most * 1.1, 3)
-  const top = Math.ceil((most * 1.1) / step) * step
+}
+
+/** Deviation over time: highest and lowest swing of each moment, and the limits as lines on both sides. */
+export function buildDeviationOption(input: DeviationInput): EChartsCoreOption {
+  const { palette, curve, limitHz } = input
+  const most = 1.1 * mostOf(input)
+  const step = roundStep(most, 3)
+  const topHz = Math.ceil(most / step) * step
   const seconds = curve?.x.at(-1) ?? 10
-  const side = (y: Float64Array) =>
-    Array.from(curve?.x ?? [], (s, i) => [s, Number.isFinite(y[i]!) ? y[i]! : null])
-  const line = {
+  return {
+    ...baseOption(palette, one => tip(one)),
+    grid: { left: 56, right: 20, top: 32, bottom: 30 },
+    xAxis: axis(palette, {
+      name: 's',
+      min: 0,
+      max: Math.max(0.1, Number(seconds.toFixed(1))),
+      format: s => String(Number(s.toFixed(2))),
+    }),
+    yAxis: axis(palette, {
+      name: 'kHz',
+      lines: true,
+      min: -topHz,
+      max: topHz,
+      interval: step,
+      format: hz => (hz / 1e3).toFixed(1).replace('-', '−'),
+    }),
+    series: [
+      {
+        ...swingSeries(palette, 'up', sideOf(curve, 'y')),
+        markLine: limitLines(palette, limitHz),
+        markArea: limitHz === null ? undefined : beyond(palette, limitHz, topHz),
+      },
+      swingSeries(palette, 'down', sideOf(curve, 'y2')),
+      figureSeries(input),
+    ],
+  }
+}
+
+/** The furthest swing that is shown, Hz. */
+function mostOf({ curve, limitHz, figures }: DeviationInput): number {
+  const swings = curve ? [...curve.y, ...curve.y2].filter(Number.isFinite).map(Math.abs) : []
+  return Math.max(limitHz ?? 0, ...figures.map(({ valueHz }) => valueHz), ...swings, 1000)
+}
+
+function sideOf(curve: CurvePoints | null, side: 'y' | 'y2'): [number, number | null][] {
+  if (!curve) return []
+  return Array.from(curve.x, (s, i) => [s, Number.isFinite(curve[side][i]!) ? curve[side][i]! : null])
+}
+
+function swingSeries(palette: ChartPalette, name: 'up' | 'down', data: [number, number | null][]) {
+  return {
+    type: 'line',
+    name,
+    data,
+    showSymbol: false,
+    lineStyle: { color: palette.spruce, width: 1.4 },
+    areaStyle: { color: palette.spruce, opacity: 0.18 },
+  }
+}
+
+function limitLines(palette: ChartPalette, limitHz: number | null) {
+  return {
     silent: true,
     symbol: 'none',
     lineStyle: { color: palette.ink, width: 1.8, type: 'solid' as const },
@@ -33,74 +84,40 @@ export function buildDeviationOption(input: {
     },
     data: limitHz === null ? [] : [{ yAxis: limitHz }, { yAxis: -limitHz }],
   }
+}
+
+function beyond(palette: ChartPalette, limitHz: number, topHz: number) {
   return {
-    ...baseOption(palette, one => tip(one)),
-    grid: { left: 56, right: 20, top: 32, bottom: 30 },
-    xAxis: axis(palette, {
-      name: 's',
-      min: 0,
-      max: Math.max(0.1, Number(seconds.toFixed(1))),
-      format: s => String(Number(s.toFixed(2))),
-    }),
-    yAxis: axis(palette, {
-      name: 'kHz',
-      lines: true,
-      min: -top,
-      max: top,
-      interval: step,
-      format: hz => (hz / 1e3).toFixed(1).replace('-', '−'),
-    }),
-    series: [
-      {
-        type: 'line',
-        name: 'up',
-        data: side(curve?.y ?? new Float64Array(0)),
-        showSymbol: false,
-        lineStyle: { color: palette.spruce, width: 1.4 },
-        areaStyle: { color: palette.spruce, opacity: 0.18 },
-        markLine: line,
-        markArea:
-          limitHz === null
-            ? undefined
-            : {
-                silent: true,
-                itemStyle: { color: palette.outsideWash, opacity: 0.5 },
-                data: [
-                  [{ yAxis: limitHz }, { yAxis: top }],
-                  [{ yAxis: -top }, { yAxis: -limitHz }],
-                ],
-              },
-      },
-      {
-        type: 'line',
-        name: 'down',
-        data: side(curve?.y2 ?? new Float64Array(0)),
-        showSymbol: false,
-        lineStyle: { color: palette.spruce, width: 1.4 },
-        areaStyle: { color: palette.spruce, opacity: 0.18 },
-      },
-      {
-        type: 'line',
-        name: 'figures',
-        silent: true,
-        data: [],
-        markLine: {
-          silent: true,
-          symbol: 'none',
-          lineStyle: { color: palette.ink3, width: 1, type: 'dashed' },
-          label: {
-            position: 'insideStartTop',
-            color: palette.ink2,
-            fontSize: 12,
-            formatter: (one: { name?: string }) => one.name ?? '',
-          },
-          data: figures.map(({ label, valueHz }) => ({
-            yAxis: valueHz,
-            name: `${label}: ${printHz(valueHz)}`,
-          })),
-        },
-      },
+    silent: true,
+    itemStyle: { color: palette.outsideWash, opacity: 0.5 },
+    data: [
+      [{ yAxis: limitHz }, { yAxis: topHz }],
+      [{ yAxis: -topHz }, { yAxis: -limitHz }],
     ],
+  }
+}
+
+function figureSeries({ palette, figures }: DeviationInput) {
+  return {
+    type: 'line',
+    name: 'figures',
+    silent: true,
+    data: [],
+    markLine: {
+      silent: true,
+      symbol: 'none',
+      lineStyle: { color: palette.ink3, width: 1, type: 'dashed' },
+      label: {
+        position: 'insideStartTop',
+        color: palette.ink2,
+        fontSize: 12,
+        formatter: (one: { name?: string }) => one.name ?? '',
+      },
+      data: figures.map(({ label, valueHz }) => ({
+        yAxis: valueHz,
+        name: `${label}: ${printHz(valueHz)}`,
+      })),
+    },
   }
 }
 

@@ -3,30 +3,29 @@ import { printSigned } from '#core/quantity'
 import { axis, baseOption, escapeHtml, roundStep } from './axes'
 import { type ChartPalette, FACE } from './palette'
 
+/** A radio, and what was read of it at each place. */
+interface RadioLevels {
+  name: string
+  /** The one in hand. */
+  here: boolean
+  values: (number | null)[]
+}
+
+export interface LevelsInput {
+  palette: ChartPalette
+  places: string[]
+  radios: RadioLevels[]
+  unit: string
+  limit?: number | null
+}
+
+const SYMBOLS = ['circle', 'diamond', 'rect', 'triangle', 'roundRect', 'pin']
+
 /**
  * Levels of several radios side by side at the same few places: the off-air comparison, or frequency errors.
  */
-export function buildLevelsOption(input: {
-  palette: ChartPalette
-  places: string[]
-  radios: { name: string; here: boolean; values: (number | null)[] }[]
-  unit: string
-  limit?: number | null
-}): EChartsCoreOption {
+export function buildLevelsOption(input: LevelsInput): EChartsCoreOption {
   const { palette, places, radios, unit, limit = null } = input
-  const known = radios.flatMap(({ values }) => values.filter((value): value is number => value !== null))
-  const symbols = ['circle', 'diamond', 'rect', 'triangle', 'roundRect', 'pin']
-  const bound = (side: 1 | -1) =>
-    known.length === 0 && limit === null
-      ? undefined
-      : side * Math.max(...known.map(value => side * value), limit ?? -Infinity)
-  const top = bound(1) ?? (unit === 'ppm' ? 2 : 0)
-  const low = bound(-1) ?? (unit === 'ppm' ? -2 : -80)
-  const step = roundStep(Math.max(top - low, unit === 'ppm' ? 1 : 10) * 1.2, 4)
-  const [from, to] = [
-    Math.floor((low - 0.08 * step) / step) * step,
-    Math.ceil((top + 0.08 * step) / step) * step,
-  ]
   return {
     ...baseOption(palette, one => tip(one, unit)),
     legend: {
@@ -45,40 +44,55 @@ export function buildLevelsOption(input: {
       axisLine: { lineStyle: { color: palette.line } },
       axisLabel: { color: palette.ink3, fontFamily: FACE, fontSize: 13 },
     },
-    yAxis: axis(palette, {
-      name: unit,
-      lines: true,
-      min: from,
-      max: to,
-      interval: step,
-      format: value => printSigned(value, step < 1 ? 1 : 0),
-    }),
-    series: radios.map(({ name, here, values }, i) => ({
-      type: 'line',
-      name,
-      data: values.map((value, at) => (value === null ? null : { value: [at, value] })),
-      symbol: symbols[i % symbols.length],
-      symbolSize: here ? 11 : 8,
-      connectNulls: false,
-      z: here ? 5 : 3,
-      lineStyle: {
-        color: here ? palette.spruce : palette.ink3,
-        width: here ? 2.2 : 1,
-        type: here ? 'solid' : 'dashed',
-      },
-      itemStyle: { color: here ? palette.spruce : palette.ink3 },
-      ...(i === 0 && limit !== null
-        ? {
-            markLine: {
-              silent: true,
-              symbol: 'none',
-              lineStyle: { color: palette.ink, width: 1.6 },
-              label: { formatter: 'limit', position: 'insideEndTop', color: palette.ink },
-              data: [{ yAxis: limit }, { yAxis: -limit }],
-            },
-          }
-        : {}),
+    yAxis: levelAxis(input),
+    series: radios.map((radio, i) => ({
+      ...radioSeries(palette, radio, SYMBOLS[i % SYMBOLS.length]!),
+      ...(i === 0 && limit !== null ? { markLine: limitLines(palette, limit) } : {}),
     })),
+  }
+}
+
+/** Ends of the axis where nothing was read. */
+const EMPTY: Record<'ppm' | 'level', [number, number]> = { ppm: [-2, 2], level: [-80, 0] }
+
+function levelAxis({ palette, radios, unit, limit = null }: LevelsInput) {
+  const isPpm = unit === 'ppm'
+  const known = radios.flatMap(({ values }) => values.flatMap(value => value ?? []))
+  const ends = limit === null ? known : [...known, limit, -limit]
+  const [low, top] = ends.length > 0 ? [Math.min(...ends), Math.max(...ends)] : EMPTY[isPpm ? 'ppm' : 'level']
+  const step = roundStep(Math.max(top - low, isPpm ? 1 : 10) * 1.2, 4)
+  return axis(palette, {
+    name: unit,
+    lines: true,
+    min: Math.floor((low - 0.08 * step) / step) * step,
+    max: Math.ceil((top + 0.08 * step) / step) * step,
+    interval: step,
+    format: value => printSigned(value, step < 1 ? 1 : 0),
+  })
+}
+
+function radioSeries(palette: ChartPalette, { name, here, values }: RadioLevels, symbol: string) {
+  const color = here ? palette.spruce : palette.ink3
+  return {
+    type: 'line',
+    name,
+    data: values.map((value, at) => (value === null ? null : { value: [at, value] })),
+    symbol,
+    symbolSize: here ? 11 : 8,
+    connectNulls: false,
+    z: here ? 5 : 3,
+    lineStyle: { color, width: here ? 2.2 : 1, type: here ? 'solid' : 'dashed' },
+    itemStyle: { color },
+  }
+}
+
+function limitLines(palette: ChartPalette, limit: number) {
+  return {
+    silent: true,
+    symbol: 'none',
+    lineStyle: { color: palette.ink, width: 1.6 },
+    label: { formatter: 'limit', position: 'insideEndTop', color: palette.ink },
+    data: [{ yAxis: limit }, { yAxis: -limit }],
   }
 }
 

@@ -1,5 +1,5 @@
 import { printDb, printSigned } from '../quantity'
-import { budget, contribution } from '../uncertainty'
+import { budget, contribution, type Contribution } from '../uncertainty'
 
 /** A pad test as it was seen: one product read without and with a further pad in front of the analyser. */
 export interface PadTest {
@@ -44,67 +44,53 @@ const REPEATS_WITHIN_DB = 0.7
  */
 export function judgePadTest(test: PadTest, floorDbm: number): PadTestResult {
   const excessDb = test.withoutDbm - test.withDbm - test.padDb
-  const { range: rangeDb } = budget([
-    contribution({
-      id: 'pad',
-      group: 'part',
-      label: 'The further pad',
-      distribution: 'rectangular',
-      halfWidth: test.padHalfWidthDb,
-    }),
-    contribution({
-      id: 'digit-1',
-      group: 'resolution',
-      label: 'Last digit',
-      distribution: 'rectangular',
-      halfWidth: test.resolutionDb / 2,
-    }),
-    contribution({
-      id: 'digit-2',
-      group: 'resolution',
-      label: 'Last digit',
-      distribution: 'rectangular',
-      halfWidth: test.resolutionDb / 2,
-    }),
-    contribution({
-      id: 'repeat',
-      group: 'repeats',
-      label: 'Two readings',
-      distribution: 'rectangular',
-      halfWidth: REPEATS_WITHIN_DB,
-    }),
-  ])
+  const rangeDb = rangeOf(test)
+  return { excessDb, rangeDb, ...outcomeOf(test, { excessDb, rangeDb, floorDbm }) }
+}
+
+/** 95 % range of what the test finds, dB: the pad, the last digit of both readings, and their repeatability. */
+function rangeOf({ padHalfWidthDb, resolutionDb }: PadTest): number {
+  const even = (id: string, group: Contribution['group'], label: string, halfWidth: number) =>
+    contribution({ id, group, label, distribution: 'rectangular', halfWidth })
+  return budget([
+    even('pad', 'part', 'The further pad', padHalfWidthDb),
+    even('digit-1', 'resolution', 'Last digit', resolutionDb / 2),
+    even('digit-2', 'resolution', 'Last digit', resolutionDb / 2),
+    even('repeat', 'repeats', 'Two readings', REPEATS_WITHIN_DB),
+  ]).range
+}
+
+function outcomeOf(
+  test: PadTest,
+  of: { excessDb: number; rangeDb: number; floorDbm: number },
+): Pick<PadTestResult, 'outcome' | 'words'> {
+  const { excessDb, rangeDb, floorDbm } = of
   const insideDb = (test.harmonic - 1) * test.padDb
-  const result = (outcome: PadTestOutcome, words: string): PadTestResult => ({
-    outcome,
-    excessDb,
-    rangeDb,
-    words,
-  })
   if (test.withDbm < floorDbm + 3)
-    return excessDb > rangeDb
-      ? result(
-          'cannot-tell',
-          'With the further pad it fell into the noise. Use a smaller pad, or a narrower resolution bandwidth.',
-        )
-      : result('cannot-tell', 'It stands in the noise with and without the pad; nothing can be told.')
+    return {
+      outcome: 'cannot-tell',
+      words:
+        excessDb > rangeDb
+          ? 'With the further pad it fell into the noise. Use a smaller pad, or a narrower resolution bandwidth.'
+          : 'It stands in the noise with and without the pad; nothing can be told.',
+    }
   if (Math.abs(excessDb) <= rangeDb)
-    return result(
-      'radio',
-      `It fell by the pad (${printSigned(excessDb)} dB beside it): it is the radio’s own.`,
-    )
+    return {
+      outcome: 'radio',
+      words: `It fell by the pad (${printSigned(excessDb)} dB beside it): it is the radio’s own.`,
+    }
   if (excessDb >= insideDb - rangeDb)
-    return result(
-      'analyser',
-      `It fell by ${printDb(excessDb)} more than the pad: it is made in the analyser. Keep the pad in, and read again.`,
-    )
+    return {
+      outcome: 'analyser',
+      words: `It fell by ${printDb(excessDb)} more than the pad: it is made in the analyser. Keep the pad in, and read again.`,
+    }
   if (excessDb > 0)
-    return result(
-      'both',
-      `It fell by ${printDb(excessDb)} more than the pad: partly made in the analyser. Add padding until it follows the pad.`,
-    )
-  return result(
-    'cannot-tell',
-    `It fell by ${printDb(-excessDb)} less than the pad, which nothing explains: is the pad what it says, was the radio at the same power?`,
-  )
+    return {
+      outcome: 'both',
+      words: `It fell by ${printDb(excessDb)} more than the pad: partly made in the analyser. Add padding until it follows the pad.`,
+    }
+  return {
+    outcome: 'cannot-tell',
+    words: `It fell by ${printDb(-excessDb)} less than the pad, which nothing explains: is the pad what it says, was the radio at the same power?`,
+  }
 }

@@ -31,7 +31,7 @@ export function buildPowerCurveOption(input: {
 }
 
 function isFound({ slots }: StepResult): boolean {
-  return slots[0]?.found != null
+  return Boolean(slots[0]?.found)
 }
 
 function foundIn({ slots }: StepResult) {

@@ -1,5 +1,5 @@
 import { CoreError } from '../../errors'
-import type { AudioBlock, SubAudible } from './audioBlock'
+import type { AudioBlock, SubAudible, ToneFit } from './audioBlock'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
 
 /** Deviation of a recording, Hz. */
@@ -80,58 +80,91 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
   const tones = used.flatMap(({ tone }) => (tone ? [tone] : []))
   const subs = used.flatMap(({ subAudible }) => (subAudible ? [subAudible] : []))
   const subAudible = subs.length * 2 > used.length ? joinSubAudible(subs) : null
-  const common = {
-    subAudible,
-    carrierHz: mean + shiftHz,
-    carrierUncertaintyHz: carrierUncertainty(used),
-    usedS,
-    noiseRmsHz,
-    channelHalfHz: filters.channelHalfHz,
-    audioLowPassHz: filters.audioHz,
+  const keyedPart: KeyedPart = {
+    common: {
+      subAudible,
+      carrierHz: mean + shiftHz,
+      carrierUncertaintyHz: carrierUncertainty(used),
+      usedS,
+      noiseRmsHz,
+      channelHalfHz: filters.channelHalfHz,
+      audioLowPassHz: filters.audioHz,
+    },
+    used,
+    subHz: subAudible?.deviationHz ?? 0,
   }
-  if (tones.length * 2 > used.length) {
-    const sub = subAudible?.deviationHz ?? 0
-    const [plus, minus, rms] = [
-      tones.map(t => t.plusHz),
-      tones.map(t => t.minusHz),
-      tones.map(t => t.rmsHz),
-    ].map(of => of.reduce((a, b) => a + b, 0) / tones.length) as [number, number, number]
-    const seconds = used.reduce((sum, { seconds: s }) => sum + s, 0)
-    return {
-      ...common,
-      method: 'tone',
-      plusHz: plus + sub,
-      minusHz: minus + sub,
-      halfPeakToPeakHz: (plus + minus) / 2 + sub,
-      rmsHz: Math.hypot(rms, sub / Math.SQRT2),
-      noiseAddsHz: 0,
-      audioHz: (plus + minus) / 2,
-      toneHz: tones.reduce((sum, { toneHz }) => sum + toneHz, 0) / tones.length,
-      distortion: tones.reduce((sum, { distortion }) => sum + distortion, 0) / tones.length,
-      standardUncertaintyHz: Math.hypot(
-        (GAIN_DOUBT * (plus + minus)) / 2,
-        fitNoise(used, tones[0]!.toneHz, seconds),
-      ),
-      words: `One tone, fitted with its harmonics over ${words(usedS)} of keyed signal: noise on top does not count. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
-    }
+  if (tones.length * 2 > used.length) return ofOneTone(keyedPart, tones)
+  return ofExtremes(keyedPart, rawExtremes(sums, keyed, mean))
+}
+
+/** What was keyed of a recording, and what is said of it however its deviation is found. */
+interface KeyedPart {
+  common: Pick<
+    DeviationFound,
+    | 'subAudible'
+    | 'carrierHz'
+    | 'carrierUncertaintyHz'
+    | 'usedS'
+    | 'noiseRmsHz'
+    | 'channelHalfHz'
+    | 'audioLowPassHz'
+  >
+  used: readonly PoweredBlock[]
+  /** Deviation of a tone below the audio, Hz; 0 without one. */
+  subHz: number
+}
+
+/** One tone is the modulation: it is fitted with its harmonics, and noise on top does not count. */
+function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]): DeviationFound {
+  const plus = meanOf(tones, tone => tone.plusHz)
+  const minus = meanOf(tones, tone => tone.minusHz)
+  const half = (plus + minus) / 2
+  const seconds = used.reduce((sum, { seconds: s }) => sum + s, 0)
+  return {
+    ...common,
+    method: 'tone',
+    plusHz: plus + subHz,
+    minusHz: minus + subHz,
+    halfPeakToPeakHz: half + subHz,
+    rmsHz: Math.hypot(
+      meanOf(tones, tone => tone.rmsHz),
+      subHz / Math.SQRT2,
+    ),
+    noiseAddsHz: 0,
+    audioHz: half,
+    toneHz: meanOf(tones, ({ toneHz }) => toneHz),
+    distortion: meanOf(tones, ({ distortion }) => distortion),
+    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, fitNoise(used, tones[0]!.toneHz, seconds)),
+    words: `One tone, fitted with its harmonics over ${words(common.usedS)} of keyed signal: noise on top does not count. ${filterWords(common)}`,
   }
-  const { plusHz, minusHz } = rawExtremes(sums, keyed, mean)
-  const noiseAddsHz = noiseRmsHz * noisePush(usedS, filters.audioHz)
-  const rmsHz = Math.sqrt(Math.max(0, average(used, block => block.rmsHz ** 2) - noiseRmsHz ** 2))
+}
+
+/** Anything else: the extremes stand, with how far noise may have pushed them. */
+function ofExtremes(
+  { common, used, subHz }: KeyedPart,
+  { plusHz, minusHz }: { plusHz: number; minusHz: number },
+): DeviationFound {
+  const half = (plusHz + minusHz) / 2
+  const noiseAddsHz = common.noiseRmsHz * noisePush(common.usedS, common.audioLowPassHz)
+  const meanSquare = average(used, block => block.rmsHz ** 2) - common.noiseRmsHz ** 2
   return {
     ...common,
     method: 'extremes',
     plusHz,
     minusHz,
-    halfPeakToPeakHz: (plusHz + minusHz) / 2,
-    rmsHz,
+    halfPeakToPeakHz: half,
+    rmsHz: Math.sqrt(Math.max(0, meanSquare)),
     noiseAddsHz,
     toneHz: null,
     distortion: null,
-    audioHz: Math.max(0, (plusHz + minusHz) / 2 - (subAudible?.deviationHz ?? 0)),
-    standardUncertaintyHz: Math.hypot((GAIN_DOUBT * (plusHz + minusHz)) / 2, noiseAddsHz / Math.sqrt(12)),
-    words: `The furthest moments of ${words(usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. Channel filter ±${khz(filters.channelHalfHz)}, audio low-pass ${khz(filters.audioHz)}.`,
+    audioHz: Math.max(0, half - subHz),
+    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, noiseAddsHz / Math.sqrt(12)),
+    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${filterWords(common)}`,
   }
+}
+
+function filterWords(of: Pick<DeviationFound, 'channelHalfHz' | 'audioLowPassHz'>): string {
+  return `Channel filter ±${khz(of.channelHalfHz)}, audio low-pass ${khz(of.audioLowPassHz)}.`
 }
 
 function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standardUncertaintyHz: number } {
@@ -218,6 +251,11 @@ function rawExtremes(
   return { plusHz: highest - meanHz, minusHz: meanHz - lowest }
 }
 
+function meanOf<T>(all: readonly T[], pick: (one: T) => number): number {
+  return all.reduce((sum, one) => sum + pick(one), 0) / all.length
+}
+
+/** Mean over the time of the blocks. */
 function average(blocks: readonly PoweredBlock[], pick: (block: AudioBlock) => number): number {
   const total = blocks.reduce((sum, { seconds }) => sum + seconds, 0)
   return blocks.reduce((sum, block) => sum + block.seconds * pick(block), 0) / total
