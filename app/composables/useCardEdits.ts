@@ -45,6 +45,8 @@ export function useCardEdits(radio: () => RadioSet) {
   }
 
   return {
+    changeBand,
+
     nameLevel(levelId: string, name: string): void {
       change('a level’s name', draft => {
         const level = draft.levels.find(({ id }) => id === levelId)

@@ -136,6 +136,18 @@ function keepControl(): void {
   if (store.change('a look at the control radio', draft => void draft.controlChecks.push(check)))
     Object.assign(control, { open: false, read: '', wrong: '' })
 }
+
+function removePadTest(gone: string): void {
+  store.change('a pad test removed', draft => {
+    draft.padTests = draft.padTests.filter(({ id }) => id !== gone)
+  })
+}
+
+function removeControl(gone: string): void {
+  store.change('a control reading removed', draft => {
+    draft.controlChecks = draft.controlChecks.filter(({ id }) => id !== gone)
+  })
+}
 </script>
 
 <template>
@@ -207,11 +219,7 @@ function keepControl(): void {
           variant="text"
           aria-label="Remove this pad test"
           :disabled="locked"
-          @click="
-            store.change('a pad test removed', draft => {
-              draft.padTests = draft.padTests.filter(({ id }) => id !== test.id)
-            })
-          "
+          @click="removePadTest(test.id)"
           ><VIcon :icon="mdiClose" size="16"
         /></VBtn>
       </li>
@@ -229,11 +237,7 @@ function keepControl(): void {
           variant="text"
           aria-label="Remove this control reading"
           :disabled="locked"
-          @click="
-            store.change('a control reading removed', draft => {
-              draft.controlChecks = draft.controlChecks.filter(({ id }) => id !== check.id)
-            })
-          "
+          @click="removeControl(check.id)"
           ><VIcon :icon="mdiClose" size="16"
         /></VBtn>
       </li>

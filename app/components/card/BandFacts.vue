@@ -21,10 +21,42 @@ const books = computed(() =>
 )
 const common = computed(() => store.context?.rulebooks.map(({ title }) => title).join(', ') ?? '')
 
-function change(bandId: string, label: string, recipe: (draft: Band) => void): void {
-  store.change(label, draft => {
-    const band = draft.sets.find(({ id }) => id === radio.id)?.bands.find(({ id }) => id === bandId)
-    if (band) recipe(band)
+const { changeBand } = useCardEdits(() => radio)
+
+function keepMode({ id }: Band, mode: Mode | null): void {
+  if (!mode) return
+  changeBand('a mode', id, draft => {
+    draft.mode = mode
+  })
+}
+
+/** Nought stands for “not said”. */
+function keepSpacing({ id }: Band, spacingHz: number): void {
+  changeBand('a channel spacing', id, draft => {
+    draft.channelSpacingHz = spacingHz || null
+    draft.alsoSpacingsHz = draft.alsoSpacingsHz.filter(other => other !== spacingHz)
+  })
+}
+
+function furtherSpacings(band: Band) {
+  return SPACINGS.filter(({ value }) => value > 0 && value !== band.channelSpacingHz)
+}
+
+function keepFurther({ id }: Band, spacingsHz: number[]): void {
+  changeBand('further channel spacings', id, draft => {
+    draft.alsoSpacingsHz = [...spacingsHz].sort((a, b) => a - b)
+  })
+}
+
+function keepAntenna({ id }: Band, gainDbd: number | null): void {
+  changeBand('an antenna gain', id, draft => {
+    draft.antennaGainDbd = gainDbd
+  })
+}
+
+function keepBooks({ id }: Band, rulebookIds: string[]): void {
+  changeBand('the rulebooks of a band', id, draft => {
+    draft.rulebookIds = rulebookIds.length > 0 ? rulebookIds : null
   })
 }
 </script>
@@ -59,13 +91,7 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
                 :items="MODES"
                 :label="`Mode on ${band.name}`"
                 :disabled="locked"
-                @update:model-value="
-                  value =>
-                    value &&
-                    change(band.id, 'a mode', draft => {
-                      draft.mode = value
-                    })
-                "
+                @update:model-value="keepMode(band, $event)"
               />
             </td>
             <td class="narrow">
@@ -74,30 +100,19 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
                 :items="SPACINGS"
                 :label="`Channels on ${band.name}`"
                 :disabled="locked"
-                @update:model-value="
-                  value =>
-                    change(band.id, 'a channel spacing', draft => {
-                      draft.channelSpacingHz = value || null
-                      draft.alsoSpacingsHz = draft.alsoSpacingsHz.filter(other => other !== value)
-                    })
-                "
+                @update:model-value="keepSpacing(band, $event)"
               />
             </td>
             <td class="narrow">
               <VSelect
                 :model-value="band.alsoSpacingsHz"
-                :items="SPACINGS.filter(({ value }) => value > 0 && value !== band.channelSpacingHz)"
+                :items="furtherSpacings(band)"
                 :label="`Also on ${band.name}`"
                 multiple
                 placeholder="no other"
                 persistent-placeholder
                 :disabled="locked"
-                @update:model-value="
-                  value =>
-                    change(band.id, 'further channel spacings', draft => {
-                      draft.alsoSpacingsHz = [...value].sort((a, b) => a - b)
-                    })
-                "
+                @update:model-value="keepFurther(band, $event)"
               />
             </td>
             <td class="narrow">
@@ -110,12 +125,7 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
                 optional
                 empty-words="not known"
                 :disabled="locked"
-                @update:model-value="
-                  value =>
-                    change(band.id, 'an antenna gain', draft => {
-                      draft.antennaGainDbd = value
-                    })
-                "
+                @update:model-value="keepAntenna(band, $event)"
               />
             </td>
             <td>
@@ -127,12 +137,7 @@ function change(bandId: string, label: string, recipe: (draft: Band) => void): v
                 :placeholder="common"
                 persistent-placeholder
                 :disabled="locked"
-                @update:model-value="
-                  value =>
-                    change(band.id, 'the rulebooks of a band', draft => {
-                      draft.rulebookIds = value.length > 0 ? value : null
-                    })
-                "
+                @update:model-value="keepBooks(band, $event)"
               />
             </td>
           </tr>

@@ -125,7 +125,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         optional
         empty-words="any power"
         :disabled="disabled"
-        @update:model-value="value => setPower(0, value)"
+        @update:model-value="setPower(0, $event)"
       />
       <NumberField
         :model-value="clause.when.powerW?.[1] ?? null"
@@ -136,7 +136,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         optional
         empty-words="without end"
         :disabled="disabled"
-        @update:model-value="value => setPower(1, value)"
+        @update:model-value="setPower(1, $event)"
       />
       <VSelect
         :model-value="clause.when.state ?? 'operating'"
@@ -153,7 +153,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         placeholder="any"
         persistent-placeholder
         :disabled="disabled"
-        @update:model-value="value => setList('modes', value)"
+        @update:model-value="setList('modes', $event)"
       />
       <VSelect
         :model-value="clause.when.channelSpacingHz ?? []"
@@ -163,7 +163,7 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         placeholder="any"
         persistent-placeholder
         :disabled="disabled"
-        @update:model-value="value => setList('channelSpacingHz', value)"
+        @update:model-value="setList('channelSpacingHz', $event)"
       />
       <VSelect
         :model-value="clause.when.kinds ?? []"

@@ -101,7 +101,7 @@ function setSteps(steps: LimitRange[]): void {
           :limit="member"
           :depth="depth + 1"
           :disabled="disabled"
-          @change="next => replaceMember(index, next)"
+          @change="replaceMember(index, $event)"
         />
         <VBtn
           v-if="members.length > 1"

@@ -62,7 +62,7 @@ function add(): void {
           :model-value="range[end] / typed.scale"
           :label="label"
           :disabled="disabled"
-          @update:model-value="value => setEnd(index, end, value)"
+          @update:model-value="setEnd(index, end, $event)"
         />
         <LimitEditor
           class="whole"

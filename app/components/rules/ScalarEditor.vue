@@ -14,6 +14,16 @@ function ofKind(kind: ScalarLimit['kind']): ScalarLimit {
     ? { kind, value: limit.value, to: limit.to ?? limit.value, unit: limit.unit }
     : { kind, value: limit.value, unit: limit.unit }
 }
+
+function keepKind(kind: ScalarLimit['kind'] | null): void {
+  if (kind) emit('change', ofKind(kind))
+}
+
+function keep(
+  part: { value: number | null } | { to: number | null } | { unit: ScalarLimit['unit'] | null },
+): void {
+  if (Object.values(part).every(value => value !== null)) emit('change', { ...limit, ...part } as ScalarLimit)
+}
 </script>
 
 <template>
@@ -23,27 +33,27 @@ function ofKind(kind: ScalarLimit['kind']): ScalarLimit {
       :items="KINDS"
       label="Limit"
       :disabled="disabled"
-      @update:model-value="value => value && emit('change', ofKind(value as 'at-most'))"
+      @update:model-value="keepKind"
     />
     <NumberField
       :model-value="limit.value"
       :label="limit.kind === 'within' ? 'From' : 'Figure'"
       :disabled="disabled"
-      @update:model-value="value => value !== null && emit('change', { ...limit, value })"
+      @update:model-value="keep({ value: $event })"
     />
     <NumberField
       v-if="limit.kind === 'within'"
       :model-value="limit.to ?? limit.value"
       label="To"
       :disabled="disabled"
-      @update:model-value="value => value !== null && emit('change', { ...limit, to: value })"
+      @update:model-value="keep({ to: $event })"
     />
     <VSelect
       :model-value="limit.unit"
       :items="[...SCALAR_UNITS]"
       label="Unit"
       :disabled="disabled"
-      @update:model-value="value => value && emit('change', { ...limit, unit: value })"
+      @update:model-value="keep({ unit: $event })"
     />
   </div>
 </template>

@@ -42,7 +42,7 @@ function assign(roleId: string, chainId: string | null): void {
     :label="role.label"
     no-data-text="no chain that suits; add one at the bench check"
     :disabled="store.readOnly"
-    @update:model-value="chainId => assign(role.id, chainId)"
+    @update:model-value="assign(role.id, $event)"
   />
 </template>
 

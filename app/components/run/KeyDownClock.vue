@@ -153,6 +153,12 @@ useKeys({
     toggle()
   },
 })
+
+function keepCue(wanted: boolean | null): void {
+  store.change('the sound cue', draft => {
+    draft.settings.soundCue = wanted === true
+  })
+}
 </script>
 
 <template>
@@ -193,12 +199,7 @@ useKeys({
         :model-value="store.review?.settings.soundCue ?? false"
         label="Sound"
         :disabled="store.readOnly"
-        @update:model-value="
-          value =>
-            store.change('the sound cue', draft => {
-              draft.settings.soundCue = value === true
-            })
-        "
+        @update:model-value="keepCue"
       />
     </div>
   </section>

@@ -13,7 +13,7 @@ const { ticked, tick } = useTicks(() => step, 'a line of the set-the-radio list'
         :model-value="ticked.includes(setting.id)"
         :label="setting.words"
         :disabled="store.readOnly"
-        @update:model-value="value => tick(setting.id, value)"
+        @update:model-value="tick(setting.id, $event)"
       />
     </li>
     <li v-if="unsafe" class="stop"><VerdictMark state="outside" /> Do not key up: see the checks below.</li>

@@ -150,7 +150,7 @@ defineExpose({ focusNextOpen, retake })
               label="Done"
               :disabled="row.disabled"
               :aria-label="row.slot.label"
-              @update:model-value="value => mark(row.slot, value)"
+              @update:model-value="mark(row.slot, $event)"
             />
             <span v-else-if="row.entry === 'out-of-reach'" class="small quiet">out of reach</span>
             <SlotField
@@ -162,7 +162,7 @@ defineExpose({ focusNextOpen, retake })
               :label="row.label"
               :disabled="row.disabled"
               @draft="run.showDraft"
-              @keep="value => keep(row.slot, value)"
+              @keep="keep(row.slot, $event)"
               @go-on="goOn(row.slot.id)"
               @go-back="goBack(row.slot.id)"
               @focused="focusSlotId = row.slot.id"

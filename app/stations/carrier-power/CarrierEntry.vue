@@ -61,7 +61,7 @@ defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.sel
         large
         :disabled="disabled"
         @draft="run.showDraft"
-        @keep="value => emit('keep', value)"
+        @keep="emit('keep', $event)"
         @go-on="emit('goOn')"
         @go-back="emit('goBack')"
       />

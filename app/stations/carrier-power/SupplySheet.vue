@@ -40,7 +40,7 @@ function keep(slot: Slot, kept: Kept): void {
         :label="row.slot.label"
         :disabled="store.readOnly"
         @draft="run.showDraft"
-        @keep="value => keep(row.slot, value)"
+        @keep="keep(row.slot, $event)"
       />
       <span>{{ row.unit }}</span>
     </label>

@@ -150,7 +150,7 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
           :model-value="file.levelColumn"
           :items="file.levelColumns.map(({ index, name }) => ({ value: index, title: name }))"
           label="Column of levels"
-          @update:model-value="value => emit('column', value)"
+          @update:model-value="emit('column', $event)"
         />
       </div>
       <div class="scroll">

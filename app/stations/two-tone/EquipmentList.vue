@@ -20,7 +20,7 @@ const open = computed(() => done.value < TWO_TONE_EQUIPMENT.length && undefined)
           :model-value="ticked.includes(item.id)"
           :label="item.words"
           :disabled="store.readOnly"
-          @update:model-value="value => tick(item.id, value)"
+          @update:model-value="tick(item.id, $event)"
         />
       </li>
     </ul>

@@ -192,7 +192,7 @@ function chooseChain(id: string | null): void {
         :selected-part-id="selectedPart?.id ?? null"
         :locked="locked"
         :alarm-parts="alarmParts"
-        @select="id => select('part', id)"
+        @select="select('part', $event)"
         @select-instrument="selectInstrument"
         @move="(partId, to) => edits.movePart(chain!.id, partId, to)"
       />

@@ -65,13 +65,13 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
         label="Review"
         :disabled="locked"
         :maxlength="200"
-        @update:model-value="value => rename('title', value)"
+        @update:model-value="rename('title', $event)"
       />
       <CommitField
         :model-value="review.reviewer"
         label="Who measures"
         :disabled="locked"
-        @update:model-value="value => rename('reviewer', value)"
+        @update:model-value="rename('reviewer', $event)"
       />
       <div class="wide">
         <CommitField
@@ -79,7 +79,7 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
           label="What it is for"
           multiline
           :disabled="locked"
-          @update:model-value="value => rename('purpose', value)"
+          @update:model-value="rename('purpose', $event)"
         />
       </div>
     </section>

@@ -28,6 +28,39 @@ function changeClause(id: string, label: string, recipe: (draft: LimitClause) =>
   })
 }
 
+type Fact = 'title' | 'jurisdiction' | 'edition' | 'note'
+const FACT_CHANGES: Record<Fact, string> = {
+  title: 'a rulebook’s title',
+  jurisdiction: 'where a rulebook holds',
+  edition: 'a rulebook’s edition',
+  note: 'a rulebook’s note',
+}
+
+function keep(fact: Fact, text: string): void {
+  change(FACT_CHANGES[fact], draft => {
+    draft[fact] = text
+  })
+}
+
+function keepStanding(standing: Rulebook['standing'] | null): void {
+  if (!standing) return
+  change('a rulebook’s standing', draft => {
+    draft.standing = standing
+  })
+}
+
+function removeBand(index: number): void {
+  change(`the band ${book.value?.bands[index]?.name ?? ''} removed`, draft => {
+    draft.bands.splice(index, 1)
+  })
+}
+
+function removeClause({ id: gone, clause }: LimitClause): void {
+  change(`the clause ${clause} removed`, draft => {
+    draft.clauses = draft.clauses.filter(({ id }) => id !== gone)
+  })
+}
+
 const newId = () => `c-${crypto.randomUUID().slice(0, 8)}`
 
 function addClause(): void {
@@ -94,47 +127,26 @@ function addBand(): void {
             label="Title"
             :disabled="locked"
             :maxlength="200"
-            @update:model-value="
-              value =>
-                change('a rulebook’s title', draft => {
-                  draft.title = value
-                })
-            "
+            @update:model-value="keep('title', $event)"
           />
           <CommitField
             :model-value="book.jurisdiction"
             label="Where it holds"
             :disabled="locked"
-            @update:model-value="
-              value =>
-                change('where a rulebook holds', draft => {
-                  draft.jurisdiction = value
-                })
-            "
+            @update:model-value="keep('jurisdiction', $event)"
           />
           <CommitField
             :model-value="book.edition"
             label="Edition"
             :disabled="locked"
-            @update:model-value="
-              value =>
-                change('a rulebook’s edition', draft => {
-                  draft.edition = value
-                })
-            "
+            @update:model-value="keep('edition', $event)"
           />
           <VSelect
             :model-value="book.standing"
             :items="STANDINGS"
             label="Standing"
             :disabled="locked"
-            @update:model-value="
-              value =>
-                value &&
-                change('a rulebook’s standing', draft => {
-                  draft.standing = value as 'law'
-                })
-            "
+            @update:model-value="keepStanding"
           />
         </div>
         <CommitField
@@ -142,12 +154,7 @@ function addBand(): void {
           label="Note"
           :disabled="locked"
           :maxlength="2000"
-          @update:model-value="
-            value =>
-              change('a rulebook’s note', draft => {
-                draft.note = value
-              })
-          "
+          @update:model-value="keep('note', $event)"
         />
         <h2>Bands it speaks of</h2>
         <ul class="bands">
@@ -160,11 +167,7 @@ function addBand(): void {
               variant="text"
               :aria-label="`Remove the band ${one.name}, ${one.fromHz / 1e6} MHz`"
               :disabled="locked"
-              @click="
-                change(`the band ${one.name} removed`, draft => {
-                  draft.bands.splice(index, 1)
-                })
-              "
+              @click="removeBand(index)"
               ><VIcon :icon="mdiClose" size="16"
             /></VBtn>
           </li>
@@ -200,11 +203,7 @@ function addBand(): void {
         :disabled="locked"
         @change="(label, recipe) => changeClause(clause.id, label, recipe)"
         @duplicate="duplicate(clause)"
-        @remove="
-          change(`the clause ${clause.clause} removed`, draft => {
-            draft.clauses = draft.clauses.filter(({ id }) => id !== clause.id)
-          })
-        "
+        @remove="removeClause(clause)"
       />
       <section v-if="book.clauses.length === 0" class="sheet block">
         <p>No clause yet: this rulebook has no figure for anything.</p>
