@@ -28,6 +28,18 @@ describe('marks of the order of work', () => {
     expect(transmits?.state).toBe('outside')
   })
 
+  it('count what can be said of the radio, and say of a group without steps that there are none', () => {
+    const unread = groupsOf(marksFor(reviewOf()))
+    const read = groupsOf(marksFor({ ...reviewOf(), readings: [harmonic(1, '-13'), harmonic(2, '-20')] }))
+    const outcome = (groups: typeof read) => groups.find(({ id }) => id === 'outcome')
+    expect(outcome(unread)).toMatchObject({ state: null, count: expect.stringMatching(/^0\/[1-9]/) })
+    expect(outcome(read)).toMatchObject({
+      state: 'outside',
+      count: expect.stringMatching(/^[1-9]\d*\/[1-9]/),
+    })
+    expect(read.find(({ id }) => id === 'whole')?.count).toBe('–')
+  })
+
   it('leave out a group without places', () => {
     const { review } = demoReview()
     expect(groupsOf(marksFor(review)).map(({ id }) => id)).toEqual([

@@ -51,8 +51,8 @@ const foot = computed(() => {
   const { left, cardDone } = order.value
   if (left && left.openSteps > 0)
     return [
-      `About ${printDuration(left.benchS)} of bench work left,`,
-      `of which ${printDuration(left.keyDownS)} keyed down.`,
+      `About ${printDuration(left.benchS)} on the bench left,`,
+      `${printDuration(left.keyDownS)} of it keyed down.`,
     ]
   return [set.value && cardDone ? 'Every planned reading within reach is in.' : 'Begin with the card.']
 })

@@ -11,6 +11,7 @@ export const offAirStation: Station = Object.freeze({
   id: OFF_AIR_ID,
   version: 1,
   title: 'Off-air comparison',
+  shortTitle: 'Off the air',
   group: 'transmit',
   order: 5.5,
   optional: true,
