@@ -187,6 +187,7 @@ const powerWords = (answer: LimitAnswer) => {
   border-top: 1px solid var(--line);
 }
 .big {
+  margin-right: 8px;
   font-size: 18px;
   font-weight: 600;
 }

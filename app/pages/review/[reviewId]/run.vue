@@ -3,7 +3,7 @@ import { setShortName } from '#core/review'
 import type { RunRow } from '~/composables/useRunRows'
 
 const store = useReviewStore()
-const { set, sets, go } = useReviewRoute()
+const { set, sets, go, placeTo } = useReviewRoute()
 
 const scope = ref<'all' | 'set'>('all')
 const openOnly = ref(false)
@@ -34,6 +34,7 @@ useKeys({ n: beginNext })
       <h1>The run</h1>
       <div class="row">
         <VBtnToggle
+          v-if="set"
           v-model="scope"
           mandatory
           density="compact"
@@ -42,7 +43,7 @@ useKeys({ n: beginNext })
           aria-label="Which radios"
         >
           <VBtn value="all" size="small">All radios</VBtn
-          ><VBtn value="set" size="small" class="this">{{ set ? setShortName(set) : 'This radio' }}</VBtn>
+          ><VBtn value="set" size="small" class="this">{{ setShortName(set) }}</VBtn>
         </VBtnToggle>
         <VCheckbox v-model="openOnly" label="Open only" />
         <VBtn color="primary" :disabled="!next" @click="beginNext">{{ goWords }}</VBtn>
@@ -50,7 +51,7 @@ useKeys({ n: beginNext })
     </div>
     <div class="tops">
       <RunLeft :run="run" />
-      <RunSavings :run="run" />
+      <RunSavings v-if="run.steps.length" :run="run" />
       <AlsoStations />
       <OwnChannel v-if="set" :radio="set" />
     </div>
@@ -59,6 +60,7 @@ useKeys({ n: beginNext })
       <p v-else-if="openOnly && run.steps.length" class="empty">Nothing is open.</p>
       <p v-else class="empty">
         Nothing is planned yet. The run follows from the card, the claims, the rulebooks and the bench.
+        <NuxtLink :to="placeTo('card')">Begin with the card</NuxtLink>.
       </p>
     </section>
   </div>
@@ -88,5 +90,8 @@ useKeys({ n: beginNext })
 }
 .empty {
   padding: 18px;
+}
+.empty a {
+  color: var(--spruce);
 }
 </style>
