@@ -2,7 +2,7 @@ import type { Band } from '../review'
 import { nullToneHz } from '../signal'
 
 /** Channel spacing taken where the card does not say, Hz. */
-export const USUAL_SPACING_HZ = 25_000
+const USUAL_SPACING_HZ = 25_000
 
 /** Channel spacing a band is read with, Hz: the card’s, else 25 kHz. */
 export function spacingOf(band: Pick<Band, 'channelSpacingHz'>): number {

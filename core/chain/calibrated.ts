@@ -55,7 +55,7 @@ export function calibratedChain(
 }
 
 /** A part with the loss a calibration found for it. */
-export function calibratedPart(part: Part, calibration: Calibration): Part {
+function calibratedPart(part: Part, calibration: Calibration): Part {
   return {
     ...part,
     loss: { kind: 'table', points: calibrationLoss(calibration) },

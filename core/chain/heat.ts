@@ -12,6 +12,7 @@ export interface HeatConditions {
   duty: Duty
 }
 
+/** Conditions where nobody says: 25 °C, a minute keyed and a minute of rest (common practice, no source). */
 export const HEAT_DEFAULTS = {
   ambientC: 25,
   duty: { keyedS: 60, restS: 60 },

@@ -27,7 +27,6 @@ export { coaxTerms } from './coaxFigures'
 export { libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
 export {
   calibratedChain,
-  calibratedPart,
   calibrationLoss,
   daysBetween,
   pinsOf,

@@ -14,6 +14,7 @@ export interface Stair {
   heatW: number | null
 }
 
+/** The level of a carrier along a chain, from the radio’s socket to the instrument’s connector. */
 export interface LevelStairs {
   startDbm: number
   stairs: Stair[]

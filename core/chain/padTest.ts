@@ -21,6 +21,7 @@ export interface PadTest {
 /** What a pad test came to. `cannot-tell`: it fell into the noise, or no more than scatter was seen. */
 export type PadTestOutcome = 'radio' | 'analyser' | 'both' | 'cannot-tell'
 
+/** What a pad test shows, in words too. */
 export interface PadTestResult {
   outcome: PadTestOutcome
   /**

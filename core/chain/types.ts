@@ -18,6 +18,7 @@ export interface CoaxLoss {
   linearDbPer100M: number
 }
 
+/** Loss of a part at one frequency: Hz, and dB as a positive figure. */
 export interface LossPoint {
   frequencyHz: number
   lossDb: number
@@ -154,6 +155,7 @@ export interface Receiver extends InstrumentBase {
   ratioDb: number
 }
 
+/** Any instrument a chain may end in. */
 export type Instrument = PowerMeter | SpectrumAnalyser | Receiver
 
 /** Parts in order from the radio to the instrument. */

@@ -5,10 +5,11 @@ import type { Verdict, VerdictState } from './verdict'
 /** The decision rules of the handbook, section 6, and the four-state form of the guarded one. */
 export const DECISION_RULES = ['sure-either-way', 'guarded', 'shared-risk', 'four-states'] as const
 
+/** One of the decision rules. */
 export type DecisionRule = (typeof DECISION_RULES)[number]
 
 /** Share of certainty asked for by “sure either way”, one-sided. */
-export const SURE = 0.95
+const SURE = 0.95
 
 /** The same where the value is guarded by U: 2.5 % are left beyond each end of a 95 % range. */
 const GUARDED = 0.975
@@ -19,6 +20,7 @@ const GUARDED = 0.975
  */
 export type LimitDirection = 'upper' | 'lower' | 'both'
 
+/** A value, the limit it is held against, and what is known of the value’s error; all in one unit. */
 export interface DecideInput {
   value: number
   limit: number

@@ -1,7 +1,7 @@
 import type { Verdict } from './verdict'
 
 /** Where the limit stands in a margin strip, share of its width. */
-export const STRIP_LIMIT_AT = 0.64
+const STRIP_LIMIT_AT = 0.64
 
 /** Share of the width per unit of asinh; 40 dB inside still fits. */
 const STRETCH = 0.15
@@ -12,7 +12,7 @@ const EDGE = 0.02
 const FARTHEST_DB = 1e4
 
 /** Ticks on both sides of the limit, dB. */
-export const STRIP_TICKS_DB = [1, 3, 10, 30] as const
+const STRIP_TICKS_DB = [1, 3, 10, 30] as const
 
 /** Where things stand in a strip, all as shares of its width. */
 export interface StripGeometry {

@@ -200,6 +200,7 @@ function chain(id: string, name: string, instrumentId: string, parts: Part[]): C
   }
 }
 
+/** The chains of the demo’s bench (invented). */
 export const demoChains: readonly Chain[] = [
   chain('power', 'Power meter', 'meter', [jumper, load]),
   chain('pocket50', '50 dB, pocket analyser', 'pocket', [

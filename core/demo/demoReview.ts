@@ -7,7 +7,7 @@ import { DEMO_BEGAN, DemoTaker } from './demoTaker'
 import { DEMO_ALSO_STATIONS, demoMemos, demoTakings } from './takings'
 
 /** Id of the demo review; opening the demo again brings this one back. */
-export const DEMO_REVIEW_ID = 'demo-fell-race'
+const DEMO_REVIEW_ID = 'demo-fell-race'
 
 /**
  * The demo review “Fell-race marshals’ handhelds”: invented radios measured on an invented bench, the

@@ -1,1 +1,1 @@
-export { demoReview, demoSetIds, DEMO_REVIEW_ID } from './demoReview'
+export { demoReview, demoSetIds } from './demoReview'

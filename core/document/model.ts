@@ -19,6 +19,7 @@ export type ReportBlock =
       rows: ReportCell[][]
     }
 
+/** A part of a report under a title of its own. */
 export interface ReportSection {
   id: string
   title: string

@@ -12,6 +12,7 @@ export interface CoreErrorFacts {
   'newer-version': { got: number; known: number }
 }
 
+/** What went wrong, for a program; the message says it for a person. */
 export type CoreErrorCode = keyof CoreErrorFacts
 
 /**

@@ -1,7 +1,9 @@
 import { dsvFormat } from 'd3-dsv'
 
+/** What parts the cells of a line. */
 export type Delimiter = ';' | '\t' | ','
 
+/** What parts the cells, in words. */
 export const DELIMITER_WORDS: Record<Delimiter, string> = { ';': 'semicolons', '\t': 'tabs', ',': 'commas' }
 
 const NUMBER_POINT = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i
@@ -23,6 +25,10 @@ export interface CellReader {
   toNumber: (cell: string) => number
 }
 
+/**
+ * Reads the lines of a file whose cells are parted so; a decimal comma is understood where commas part
+ * nothing.
+ */
 export function cellReader(delimiter: Delimiter): CellReader {
   const parser = dsvFormat(delimiter)
   const commaDecimals = delimiter !== ','

@@ -15,6 +15,7 @@ export interface HarmonicPeak {
   warning: string | null
 }
 
+/** The peaks of a trace at a carrier and its harmonics, and what the trace itself is like. */
 export interface TracePeaks {
   peaks: HarmonicPeak[]
   /** Median level of the trace: its noise floor, dBm. */
@@ -23,6 +24,7 @@ export interface TracePeaks {
   stepHz: number
 }
 
+/** Where peaks are looked for, and how the trace was taken. */
 export interface TracePeaksInput {
   carrierHz: number
   highestHarmonic: number

@@ -7,6 +7,7 @@ export interface TraceSpur {
   aboveFloorDb: number
 }
 
+/** Where spurs are looked for, and what they must stand out of. */
 export interface TraceSpursInput {
   carrierHz: number
   /** Bandwidth the modulation needs, Hz: out to 2.5 times that either side of the carrier is left out. */

@@ -9,7 +9,7 @@ export { claimNotes, judgeClaim } from './judgeClaim'
 export { judgePower, type PowerJudging } from './judgePower'
 export { judgeScalar, limitInHz, type ScalarJudging } from './judgeScalar'
 export { limitShort, limitSource, limitWords } from './limitWords'
-export { ASSUMED_RATIO_DB, ratioDoubt } from './ratioDoubt'
+export { ratioDoubt } from './ratioDoubt'
 export {
   figureIn,
   levelIn,

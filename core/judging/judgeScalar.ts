@@ -29,7 +29,7 @@ export interface ScalarJudging {
 }
 
 /** A limit in the figure’s unit: kHz and ppm become Hz. */
-export function limitInUnit(value: number, unit: ScalarLimit['unit'], carrierHz: number): number {
+function limitInUnit(value: number, unit: ScalarLimit['unit'], carrierHz: number): number {
   if (unit === 'kHz') return value * 1e3
   return unit === 'ppm' ? value * 1e-6 * carrierHz : value
 }

@@ -6,7 +6,7 @@ import type { OwnContribution } from './foundFigure'
 /**
  * What a ratio of two powers is taken to be good to where nobody knows what it was read with, dB (assumed).
  */
-export const ASSUMED_RATIO_DB = 1
+const ASSUMED_RATIO_DB = 1
 
 /**
  * What the instrument leaves open of a ratio of two powers read together: what it does to both cancels, what

@@ -30,6 +30,7 @@ export const LEVEL_UNITS = [
   'dBµV',
   'dBµV emf',
 ] as const
+/** A unit a level may be typed in. */
 export type LevelUnit = (typeof LEVEL_UNITS)[number]
 
 /** How a unit goes to dBm and back. */
@@ -56,6 +57,7 @@ const voltage = (unit: LevelUnit, scale: number): LevelLaw => ({
 /** emf is twice the voltage across a matched load. */
 const emf = (unit: LevelUnit, scale: number): LevelLaw => voltage(unit, scale / 2)
 
+/** How each unit becomes dBm across 50 Ω, and back. */
 export const LEVEL_LAWS: Readonly<Record<LevelUnit, LevelLaw>> = {
   dBm: { unit: 'dBm', toDbm: v => v, fromDbm: v => v, linear: false },
   dBW: { unit: 'dBW', toDbm: v => v + 30, fromDbm: v => v - 30, linear: false },

@@ -12,6 +12,7 @@ export interface FigureRead {
   isUpperBound: boolean
 }
 
+/** The unit a figure is read in, and between which ends, in that unit. */
 export interface ParseFigureOptions {
   unit: FigureUnit
   /** What a bare number stands for, of the unit: 1000 where kHz are usual. */

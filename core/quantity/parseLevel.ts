@@ -20,6 +20,7 @@ export interface LevelRead {
   repeatsDbm: number[]
 }
 
+/** How a level is read. */
 export interface ParseLevelOptions {
   /** What a number without a unit means in this field. */
   bareUnit: LevelUnit

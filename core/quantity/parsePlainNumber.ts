@@ -7,6 +7,7 @@ export interface PlainNumberRead {
   value: number
 }
 
+/** Between which ends a number is read. */
 export interface ParsePlainNumberOptions {
   min: number
   max: number

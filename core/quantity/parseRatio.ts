@@ -1,6 +1,7 @@
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
 
+/** A unit a ratio may be typed in. */
 export type RatioUnit = 'dB' | 'dBc' | '%' | 'ppm'
 
 /** A ratio as typed. Logarithmic ones carry `valueDb`, shares carry `fraction`. */

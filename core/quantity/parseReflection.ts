@@ -3,6 +3,7 @@ import { REFERENCE_OHM } from './power'
 import { readNumber } from './readNumber'
 import { reflectionFromVswr, vswrFromReflection, vswrFromReturnLossDb } from './reflection'
 
+/** A unit a reflection may be typed in: a load by its ohms, else a ratio. */
 export type ReflectionUnit = 'VSWR' | 'dB' | 'Ω' | 'Γ'
 
 /** A match as typed, as all its faces. */

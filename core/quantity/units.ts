@@ -1,9 +1,11 @@
 /** Units of figures that are no level at an instrument. `mark`: something done, 1, or not, 0. */
 export const FIGURE_UNITS = ['Hz', 'W', 'V', 'A', '°C', 'dB', 'dBm', 'm', 's', 'mark'] as const
+/** A unit a station’s figure may be in. */
 export type FigureUnit = (typeof FIGURE_UNITS)[number]
 
 /** Units a rulebook may state a figure in. */
 export const SCALAR_UNITS = ['W', 'Hz', 'kHz', 'ppm', 'dB', 'dBm', 's'] as const
+/** A unit a limit that is no power may be in. */
 export type ScalarUnit = (typeof SCALAR_UNITS)[number]
 
 /** Unit of a difference of two figures: what a budget, a range or a margin is in. */

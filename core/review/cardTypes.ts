@@ -9,6 +9,7 @@ export type PowerClaim =
   /** The set has no such level on this band. */
   | { kind: 'no-level' }
 
+/** A channel of a band that is measured. */
 export interface Channel {
   id: string
   name: string
@@ -17,11 +18,13 @@ export interface Channel {
   harmonics: boolean
 }
 
+/** A power level a set can be switched to. */
 export interface PowerLevel {
   id: string
   name: string
 }
 
+/** A band of a set: its channels, what the maker claims of it, and what rulebooks must know. */
 export interface Band {
   id: string
   name: string
@@ -46,8 +49,10 @@ export interface BatteryLabel {
   energyWh: number | null
 }
 
+/** What kind of radio: some clauses speak of one kind only. */
 export type SetKind = 'handheld' | 'mobile'
 
+/** The part a set plays: tested, or known to be clean and read to check the bench. */
 export type SetRole = 'under-test' | 'control'
 
 /** One radio: its card and its claims. */

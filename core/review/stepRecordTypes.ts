@@ -1,6 +1,7 @@
 /** What a kept curve shows. */
 export const CURVE_KINDS = ['spectrum', 'deviation', 'time-frequency'] as const
 
+/** What a kept curve shows. */
 export type CurveKind = (typeof CURVE_KINDS)[number]
 
 /** A curve worked out from a recording and kept for its drawing; its points live in a record of their own. */
@@ -87,6 +88,7 @@ export interface TraceHead {
   at: string
 }
 
+/** Points of a trace: Hz and dBm, of equal length, frequencies rising. */
 export interface TracePoints {
   frequenciesHz: Float64Array
   levelsDbm: Float64Array

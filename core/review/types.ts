@@ -14,6 +14,7 @@ import type {
   OtherFigure,
 } from './stepRecordTypes'
 
+/** How a review judges, and under which conditions. */
 export interface ReviewSettings {
   /** Rulebooks every band is judged by unless it names its own; one or more. */
   rulebookIds: string[]

@@ -61,7 +61,7 @@ export function clauseWords(rulebook: Rulebook): ClauseLine[] {
 }
 
 /** What a clause asks, in words. */
-export function asksInWords(clause: LimitClause): string {
+function asksInWords(clause: LimitClause): string {
   const words = isPowerLimit(clause.limit) ? powerLimitWords(clause.limit) : scalarWords(clause.limit)
   return `${words}${clause.basis === 'erp' ? ', radiated (ERP)' : ''}`
 }

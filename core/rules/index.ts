@@ -38,7 +38,7 @@ export {
   type WorkedLimit,
 } from './powerLimitDbm'
 export { bookFiles, rulebooks, yardsticks, rulebookById } from './shipped'
-export { asksInWords, clauseWords, quantityWords, type ClauseLine } from './clauseWords'
+export { clauseWords, quantityWords, type ClauseLine } from './clauseWords'
 export { limitCurve, type LimitCurve, type LimitCurvePoint } from './limitCurve'
 export { rulebookSchema } from './rulebookSchema'
 export { copyRulebook } from './copyRulebook'
@@ -46,7 +46,6 @@ export {
   MAX_RULEBOOK_LENGTH,
   readRulebookFile,
   RULEBOOK_FORMAT,
-  RULEBOOK_FORMAT_VERSION,
   validateRulebook,
   writeRulebookFile,
 } from './rulebookFile'

@@ -6,7 +6,8 @@ import type { Rulebook } from './types'
 
 /** Name of the form, and its version; the published JSON Schema is `/schema/rulebook-1.schema.json`. */
 export const RULEBOOK_FORMAT = 'rigorous-meter-rulebook'
-export const RULEBOOK_FORMAT_VERSION = 1
+/** Form of rulebook files; raised when old files cannot be read as they are. */
+const RULEBOOK_FORMAT_VERSION = 1
 
 /** Most a rulebook file may weigh, characters. */
 export const MAX_RULEBOOK_LENGTH = 2_000_000

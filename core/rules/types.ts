@@ -21,6 +21,7 @@ export const QUANTITIES = [
   'hysteresis',
   'time-out',
 ] as const
+/** What a clause may speak of. */
 export type Quantity = (typeof QUANTITIES)[number]
 
 /** Emission modes a clause may be limited to. */
@@ -62,6 +63,7 @@ export interface ScalarLimit {
   unit: ScalarUnit
 }
 
+/** A limit on a power, or on any other figure. */
 export type Limit = PowerLimit | ScalarLimit
 
 /** When a clause applies. What is left out does not matter. */
@@ -113,6 +115,7 @@ export interface NoFigureClause {
   words: string
 }
 
+/** A stretch of frequency a rulebook speaks of, Hz. */
 export interface ServiceBand {
   name: string
   fromHz: number
@@ -167,6 +170,7 @@ export interface DemandAnswer {
   governs: boolean
 }
 
+/** What is said of a rulebook wherever it is named. */
 export interface RulebookHead {
   id: string
   title: string
@@ -213,6 +217,7 @@ export interface CannotJudge {
   reason: string
 }
 
+/** The limit on a power, or why there is none. */
 export type LimitAnswer = LimitFound | NoFigureFound | CannotJudge
 
 /** A figure that is no power limit, with its reason. */
@@ -226,4 +231,5 @@ export interface ScalarFound {
   reason: string
 }
 
+/** The limit on another figure, or why there is none. */
 export type ScalarAnswer = ScalarFound | NoFigureFound | CannotJudge

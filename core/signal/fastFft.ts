@@ -16,7 +16,10 @@ export interface FastFftModule {
 const COMPLEX = 1
 const FORWARD = 0
 
-/** The fast transform: single precision, SIMD in WebAssembly. Powers of two from 16 up. */
+/**
+ * The fast transform: single precision, SIMD in WebAssembly. Powers of two from 16 up.
+ * @throws CoreError `out-of-range`, once it is asked for another size.
+ */
 export function fastFft(module: FastFftModule): FftEngine {
   return (size): ComplexFft => {
     const setup = size >= 16 && Number.isInteger(Math.log2(size)) ? module._pffft_new_setup(size, COMPLEX) : 0

@@ -1,7 +1,6 @@
 export { psophometricWeightDb } from './psophometricWeight'
 export { PSOPHOMETRIC_POINTS } from './psophometric.table'
 export {
-  WINDOW_NAMES,
   WINDOW_TITLES,
   windowFacts,
   windowOf,
@@ -15,7 +14,6 @@ export {
   forEachSlice,
   ReadCancelled,
   samplesInMemory,
-  SLICE_SAMPLES,
   type ReadProgress,
   type SampleSource,
 } from './sampleSource'
@@ -31,23 +29,11 @@ export {
 } from './spectrum/spectrum'
 export { addWelchSums, spectrumFrom, Welch, type WelchSettings, type WelchSums } from './spectrum/welch'
 export { noiseFloorPower } from './spectrum/noiseFloor'
-export {
-  interpolatedPeak,
-  peakNear,
-  spectrumPeaks,
-  type PeakSearch,
-  type SpectrumPeak,
-} from './spectrum/peaks'
+export { peakNear, spectrumPeaks, type PeakSearch, type SpectrumPeak } from './spectrum/peaks'
 export { joinPictures, TimeFrequency, type TimeFrequencyPicture } from './spectrum/timeFrequency'
 export { lowPass, lowPassSlope, STOP_BAND_DB } from './filter/lowPass'
 export { Decimator, type ChannelFilter } from './filter/decimator'
-export {
-  AUDIO_LOW_PASS_HZ,
-  FmDemodulator,
-  fmFilters,
-  LEAST_FM_RATE_HZ,
-  type FmSettings,
-} from './fm/fmDemodulator'
+export { FmDemodulator, fmFilters, type FmSettings } from './fm/fmDemodulator'
 export { readAudioBlock, type AudioBlock, type SubAudible, type ToneFit } from './fm/audioBlock'
 export { DeviationMeter, joinDeviation, type DeviationSums } from './fm/deviationMeter'
 export { deviationCurve, deviationFrom, type DeviationCurve, type DeviationFound } from './fm/deviation'
@@ -55,7 +41,6 @@ export { nearestToneHz, TONE_SQUELCH_HZ } from './fm/toneSquelch.table'
 export { CARRIER_NULLS, carsonBandwidthHz, deviationAtNullHz, nullToneHz } from './measure/carson'
 export { occupiedBandwidth, type OccupiedBandwidth } from './measure/occupiedBandwidth'
 export {
-  ADJACENT_FILTER_HZ,
   adjacentChannelPower,
   adjacentFilterHz,
   type AdjacentChannelPower,

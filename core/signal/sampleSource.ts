@@ -25,7 +25,7 @@ export function samplesInMemory(
 }
 
 /** Slice a recording is read in, samples: 8 MB as single-precision I/Q. */
-export const SLICE_SAMPLES = 2 ** 20
+const SLICE_SAMPLES = 2 ** 20
 
 /** Told how far a reading has come; may ask it to stop. */
 export interface ReadProgress {

@@ -1,15 +1,9 @@
 import { assertInRange } from '../errors'
 
 /** Windows offered for spectra. */
-export const WINDOW_NAMES = [
-  'rectangular',
-  'hann',
-  'hamming',
-  'blackman',
-  'blackman-harris',
-  'flat-top',
-] as const
+const WINDOW_NAMES = ['rectangular', 'hann', 'hamming', 'blackman', 'blackman-harris', 'flat-top'] as const
 
+/** A window, as settings name it. */
 export type WindowName = (typeof WINDOW_NAMES)[number]
 
 /**
@@ -27,6 +21,7 @@ const COEFFICIENTS: Record<WindowName, readonly number[]> = {
   'flat-top': [0.21557895, 0.41663158, 0.277263158, 0.083578947, 0.006947368],
 }
 
+/** Windows as words name them. */
 export const WINDOW_TITLES: Record<WindowName, string> = {
   rectangular: 'rectangular',
   hann: 'Hann',

@@ -5,6 +5,7 @@ import type { Spectrum } from './spectrum/spectrum'
 import { spectrumFrom, Welch } from './spectrum/welch'
 import type { WindowName } from './window'
 
+/** Which part of a recording’s spectrum is looked at closer, and in how many points. */
 export interface ZoomSettings {
   /** Middle and width of the part to look at, relative to the middle of the recording, Hz. */
   middleHz: number

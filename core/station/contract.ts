@@ -9,6 +9,7 @@ import type { RecordingUse } from './recordingUse'
 
 /** What a station is about: what the radio sends, what it hears, the set as a whole. */
 export const STATION_GROUPS = ['transmit', 'receive', 'whole'] as const
+/** What a station is about. */
 export type StationGroup = (typeof STATION_GROUPS)[number]
 
 /** One row a station contributes to the findings. */

@@ -1,7 +1,7 @@
 import type { PowerClaim, RadioSet } from '../review'
 
 /** Power a careful person expects of a set whose maker says nothing, W (common practice, no source). */
-export const ASSUMED_POWER_W = { handheld: 10, mobile: 50 } as const
+const ASSUMED_POWER_W = { handheld: 10, mobile: 50 } as const
 
 /** The power to check a chain for, and where it comes from. */
 export interface ExpectedPower {

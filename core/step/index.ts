@@ -25,7 +25,7 @@ export {
   type StepResult,
 } from './results'
 export { stepId, stepPlaces, type StepPlace } from './stepPlaces'
-export { ASSUMED_POWER_W, powerToExpect, type ExpectedPower } from './expectedPower'
+export { powerToExpect, type ExpectedPower } from './expectedPower'
 export { chainName, chainsForStation, suitableChains } from './chainsForStation'
 export { planSteps, type StepPlan } from './planSteps'
 export { fullSupply, SETTINGS } from './radioSettings'

@@ -31,6 +31,7 @@ export interface CoverageRow {
   atTheLimit: Record<DecisionRule, { inside: number; outside: number }>
 }
 
+/** How many benches are simulated, and with which randomness. */
 export interface CoverageOptions {
   benches?: number
   seed?: number
@@ -39,6 +40,7 @@ export interface CoverageOptions {
   onProgress?: (fraction: number) => void
 }
 
+/** As many benches as `docs/coverage.md` was made with. */
 export const COVERAGE_DEFAULTS = { benches: 10_000, seed: 20261124 } as const
 
 const AT = '2026-11-24T00:00:00.000Z'

@@ -57,6 +57,7 @@ const DIVISOR: Record<Distribution, number> = {
   'between-points': Math.sqrt(45 / 4),
 }
 
+/** What a line of a budget is made from, in the budget’s unit. */
 export interface ContributionInput {
   id: string
   group: ContributionGroup

@@ -16,7 +16,7 @@ export interface FacingPorts {
 }
 
 /** |Γ1||Γ2| of two facing ports, less what the loss between them takes off the twice-reflected wave. */
-export function mismatchProduct(ports: FacingPorts): number {
+function mismatchProduct(ports: FacingPorts): number {
   const roundTrip = 10 ** (-(2 * (ports.lossBetweenDb ?? 0)) / 20)
   return reflectionFromVswr(ports.vswr1) * reflectionFromVswr(ports.vswr2) * roundTrip
 }

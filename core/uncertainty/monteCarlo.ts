@@ -3,6 +3,7 @@ import type { Contribution } from './contribution'
 import { RandomIntegers } from './randomIntegers'
 import { shapeOf } from './shapes'
 
+/** How often is drawn, and with which seed. */
 export interface MonteCarloOptions {
   /** Draws, 100 to 20 million. */
   trials?: number
@@ -10,6 +11,7 @@ export interface MonteCarloOptions {
   seed?: number
 }
 
+/** A million draws (JCGM 101:2008, 7.2.1, asks for about as many; from memory). */
 export const MONTE_CARLO_DEFAULTS = {
   trials: 1_000_000,
   seed: 1,

@@ -1,5 +1,5 @@
 /** Below this many dB above the floor a reading is only an upper bound. */
-export const BOUND_BELOW_DB = 3
+const BOUND_BELOW_DB = 3
 
 /**
  * From this many dB above the floor on, what the noise does is too small to speak of; it is taken off all the

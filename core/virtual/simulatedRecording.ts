@@ -8,6 +8,7 @@ export interface SimulatedTone {
   deviationHz: number
 }
 
+/** A made-up FM recording whose truth is known. */
 export interface SimulatedFm {
   sampleRateHz: number
   seconds: number

@@ -18,6 +18,7 @@ export interface BenchCheck {
   partId: string | null
 }
 
+/** What a chain is checked for: a carrier of a radio, with the limits of its harmonics. */
 export interface BenchCheckInput {
   chain: Chain
   instrument: Instrument | undefined

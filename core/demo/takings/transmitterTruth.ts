@@ -8,6 +8,7 @@ export interface TransmitterTruth {
 
 const CLEAN = [-42, -47, -55, -58, -60, -61, -62, -63, -64]
 
+/** What the demo’s radios truly do, by set (invented): readings are drawn from it. */
 export const transmitterTruth: Record<string, TransmitterTruth> = {
   'trek-a': {
     powerW: {

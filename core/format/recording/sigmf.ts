@@ -17,6 +17,7 @@ export interface SigmfMeta {
   annotations: SigmfAnnotation[]
 }
 
+/** An annotation of a recording, by the names of SigMF 1.0 (from memory); edges in Hz. */
 export interface SigmfAnnotation {
   'core:sample_start': number
   'core:sample_count'?: number

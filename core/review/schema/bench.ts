@@ -14,6 +14,7 @@ const loss = Joi.alternatives(
     linearDbPer100M: Joi.number().min(-100).max(1000).required(),
   }),
 )
+/** Calibrations by part. */
 export const pins = Joi.object().pattern(id, id).required()
 const part = Joi.object({
   id: id.required(),
@@ -59,6 +60,7 @@ const instrumentBase = {
   referencePpm: Joi.number().min(0).max(1000).allow(null).required(),
 }
 
+/** An instrument, by its kind. */
 export const instrument = Joi.alternatives(
   Joi.object({
     ...instrumentBase,
@@ -89,6 +91,7 @@ export const instrument = Joi.alternatives(
     ratioDb: Joi.number().min(0).max(60).required(),
   }),
 )
+/** A chain and its parts. */
 export const chain = Joi.object({
   id: id.required(),
   name: line.required(),
@@ -97,6 +100,7 @@ export const chain = Joi.object({
   offsetOnInstrumentDb: db.required(),
   revision: Joi.number().integer().min(1).required(),
 })
+/** A measured path. */
 export const calibration = Joi.object({
   id: id.required(),
   partId: id.required(),
@@ -116,6 +120,7 @@ export const calibration = Joi.object({
     .max(2000)
     .required(),
 })
+/** A pad test as it was seen. */
 export const padTest = Joi.object({
   id: id.required(),
   chainId: id.required(),

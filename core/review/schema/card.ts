@@ -26,6 +26,7 @@ const band = Joi.object({
   rulebookIds: Joi.array().items(id).min(1).max(30).allow(null).required(),
 })
 const figureOrNull = Joi.number().greater(0).max(1e6).allow(null).required()
+/** A radio’s card. */
 export const set = Joi.object({
   id: id.required(),
   kind: Joi.valid('handheld', 'mobile').required(),

@@ -19,6 +19,7 @@ const source = Joi.alternatives(
   }),
   Joi.object({ kind: Joi.valid('link').required(), instrument: line.required() }),
 )
+/** Identity of a step: a station with its place. */
 export const stepId = Joi.string().min(1).max(300)
 const seenLevel = Joi.object({
   as: Joi.valid('level').required(),

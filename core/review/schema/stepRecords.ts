@@ -5,6 +5,7 @@ import { id, time, line, text, hz, db } from './parts'
 import { stepId } from './readings'
 
 const inStep = { id: id.required(), setId: id.required(), stepId: stepId.required(), at: time.required() }
+/** A curve that is kept for drawing; its points are a record of their own. */
 export const curve = Joi.object({
   ...inStep,
   kind: Joi.valid(...CURVE_KINDS).required(),
@@ -12,13 +13,16 @@ export const curve = Joi.object({
   words: text.required(),
   rows: Joi.number().integer().min(0).max(4096).required(),
 })
+/** A key-down on record: how long, W. */
 export const keyDown = Joi.object({
   ...inStep,
   chainId: id.allow(null).required(),
   seconds: Joi.number().min(0).max(86400).required(),
   powerW: Joi.number().min(0).max(1e5).required(),
 })
+/** A note to a step. */
 export const note = Joi.object({ ...inStep, text: text.required(), who: line.required() })
+/** A picture to a step; its bytes are a record of their own. */
 export const picture = Joi.object({
   ...inStep,
   name: line.required(),
@@ -26,12 +30,14 @@ export const picture = Joi.object({
   height: Joi.number().integer().min(1).max(10000).required(),
   bytes: Joi.number().integer().min(1).max(20000000).required(),
 })
+/** A step left out, and why. */
 export const skipped = Joi.object({
   setId: id.required(),
   stepId: stepId.required(),
   reason: line.required(),
   at: time.required(),
 })
+/** A trace that was brought in; its points are a record of their own. */
 export const trace = Joi.object({
   id: id.required(),
   setId: id.required(),
@@ -47,6 +53,7 @@ export const trace = Joi.object({
   chainId: id.required(),
   at: time.required(),
 })
+/** A reading of the control radio, beside what is known of it. */
 export const controlCheck = Joi.object({
   id: id.required(),
   chainId: id.required(),
@@ -61,6 +68,7 @@ export const controlCheck = Joi.object({
   knownExpandedDb: Joi.number().min(0).max(60).required(),
   knownFrom: line.required(),
 })
+/** What another tester read in the same place. */
 export const otherFigure = Joi.object({
   id: id.required(),
   setId: id.required(),

@@ -28,6 +28,7 @@ export function lowPass(of: { sampleRateHz: number; passHz: number; stopHz: numb
  * the ends that the slope would miss.
  * @see Nuttall, “Some windows with very good sidelobe behavior”, IEEE Trans. ASSP-29 (1981): four terms,
  *   continuous first derivative (from memory).
+ * @throws CoreError `not-positive` where the stop band does not lie above the pass band.
  */
 export function lowPassSlope(of: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
   const { sampleRateHz, passHz, stopHz } = of

@@ -4,11 +4,12 @@ import { convolveInside } from '../filter/convolve'
 import { lowPassSlope } from '../filter/lowPass'
 
 /** Audio low-pass of the deviation meter, Hz (handbook, section 7: 15 kHz). */
-export const AUDIO_LOW_PASS_HZ = 15_000
+const AUDIO_LOW_PASS_HZ = 15_000
 
 /** Slowest sampling a deviation can be read from, Hz: the audio low-pass must fit. */
-export const LEAST_FM_RATE_HZ = 20_000
+const LEAST_FM_RATE_HZ = 20_000
 
+/** Which channel of a recording is demodulated. */
 export interface FmSettings {
   sampleRateHz: number
   /** Middle of the channel relative to the middle of the recording, Hz. */

@@ -5,7 +5,7 @@ import { averagingUncertaintyDb, bandPower, decibels, type Spectrum } from '../s
  * Width of the filter an adjacent channel is read through, Hz, by channel spacing. @see ETSI EN 300 086,
  * power measuring receiver (from memory).
  */
-export const ADJACENT_FILTER_HZ: Readonly<Record<number, number>> = {
+const ADJACENT_FILTER_HZ: Readonly<Record<number, number>> = {
   12_500: 8_500,
   20_000: 14_000,
   25_000: 16_000,
@@ -29,6 +29,10 @@ export interface ChannelPower {
   standardUncertaintyDb: number
 }
 
+/**
+ * Power in a channel (dB of full scale) and in its neighbours, through filters of one width; Hz relative to
+ * the middle of the recording.
+ */
 export interface AdjacentChannelPower {
   carrierHz: number
   channelSpacingHz: number

@@ -22,6 +22,7 @@ const NOISE_SHARE = 0.1
 /**
  * The band that leaves half a per cent of the power below and half above.
  * @param around - carrier relative to the middle of the recording, and how far to look on each side, Hz.
+ * @throws CoreError `too-few` where the spectrum is too coarse there.
  * @see ITU-R SM.328 (from memory).
  */
 export function occupiedBandwidth(

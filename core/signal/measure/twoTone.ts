@@ -8,6 +8,7 @@ export const TONE_BELOW_PEP_DB = 20 * Math.log10(2)
 /** Peak envelope power of two equal tones lies this far above their mean power, dB: 10 log 2. */
 export const PEP_ABOVE_MEAN_DB = 10 * Math.log10(2)
 
+/** One intermodulation product of two tones. */
 export interface ImdLine {
   order: 3 | 5 | 7
   side: 'lower' | 'upper'
@@ -19,6 +20,7 @@ export interface ImdLine {
   standardUncertaintyDb: number
 }
 
+/** Two tones and their products; Hz relative to the middle of the recording. */
 export interface TwoTone {
   lowerHz: number
   upperHz: number

@@ -22,7 +22,7 @@ const LEAST_ABOVE_FLOOR_DB = 10
  * the known shape of the window.
  * Exact for one clean tone; needs at least 3 bins.
  */
-export function interpolatedPeak(
+function interpolatedPeak(
   spectrum: Spectrum,
   bin: number,
   powers: Float64Array = spectrum.meanPower,
@@ -50,6 +50,7 @@ function offsetOf(window: WindowName, left: number, right: number): number {
   return (low + high) / 2
 }
 
+/** Where peaks are searched, and how many at most. */
 export interface PeakSearch {
   /** Frequencies to search between, relative to the middle, Hz. */
   fromHz?: number

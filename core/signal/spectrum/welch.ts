@@ -3,6 +3,7 @@ import type { ComplexFft, FftEngine } from '../fft'
 import { windowFacts, type WindowName, windowOf } from '../window'
 import type { Spectrum } from './spectrum'
 
+/** How a spectrum is averaged: samples a frame, its window. */
 export interface WelchSettings {
   size: number
   window: WindowName
@@ -105,7 +106,10 @@ function joined(a: Float32Array, b: Float32Array): Float32Array<ArrayBuffer> {
   return both
 }
 
-/** Adds up what several workers gathered from stretches of one recording. */
+/**
+ * Adds up what several workers gathered from stretches of one recording.
+ * @throws CoreError `empty` without any.
+ */
 export function addWelchSums(parts: readonly WelchSums[]): WelchSums {
   const [first, ...others] = parts
   if (!first) throw new CoreError('empty', 'There is nothing to add up.', { name: 'parts' })

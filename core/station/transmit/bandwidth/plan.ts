@@ -13,6 +13,7 @@ import {
 } from '../../../step'
 import { RECEIVER_ROLES } from '../receiverRole'
 
+/** Identity of the station, as readings are stored under it. */
 export const BANDWIDTH_ID = 'bandwidth'
 
 /** Slot of the occupied bandwidth. */

@@ -13,11 +13,13 @@ import {
   TRANSMIT_CAUTIONS,
 } from '../../../step'
 
+/** Identity of the station, as readings are stored under it. */
 export const CARRIER_POWER_ID = 'carrier-power'
 
 /** Slot of the carrier itself. */
 export const CARRIER_SLOT = 'carrier'
 
+/** What the carrier’s power may be read with. */
 export const CARRIER_POWER_ROLES: Roles = {
   [INSTRUMENT_ROLE]: {
     title: 'Power meter',

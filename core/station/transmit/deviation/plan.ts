@@ -13,6 +13,7 @@ import {
 } from '../../../step'
 import { RECEIVER_ROLES } from '../receiverRole'
 
+/** Identity of the station, as readings are stored under it. */
 export const DEVIATION_ID = 'deviation'
 
 /** What is read: the id of the slot, its label, whether it may stay empty. */

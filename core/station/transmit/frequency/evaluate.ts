@@ -15,7 +15,7 @@ import type { StationQuestion } from '../../contract'
 import { planFrequency } from './plan'
 
 /** Reference taken for an instrument whose maker says nothing, ppm (assumed). */
-export const ASSUMED_REFERENCE_PPM = 5
+const ASSUMED_REFERENCE_PPM = 5
 
 /** A carrier this far off, as a share of its frequency, raises a question. */
 const FAR_OFF = 50e-6

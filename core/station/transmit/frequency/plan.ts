@@ -12,6 +12,7 @@ import {
 } from '../../../step'
 import { RECEIVER_ROLES } from '../receiverRole'
 
+/** Identity of the station, as readings are stored under it. */
 export const FREQUENCY_ID = 'frequency'
 
 /** One step a channel at low power; the very first of a set is read cold. */

@@ -10,8 +10,10 @@ export const HIGHEST_HARMONIC = 10
  * unkeyed.
  */
 export const MOMENTS = ['settled', 'key-up', 'ambient'] as const
+/** When a harmonic was read. */
 export type Moment = (typeof MOMENTS)[number]
 
+/** Moments as tables head them. */
 export const MOMENT_TITLES: Record<Moment, string> = {
   settled: 'Settled',
   'key-up': 'At key-up',

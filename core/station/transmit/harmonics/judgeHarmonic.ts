@@ -13,6 +13,7 @@ import { type Budget, budget, ratioContributions } from '../../../uncertainty'
 import { type CarrierForLimit, firstLineCarrier } from '../carrierForLimit'
 import { harmonicOf } from './harmonicSlots'
 
+/** One harmonic, and what it is judged by. */
 export interface JudgeHarmonicInput {
   rulebook: Rulebook
   step: Step

@@ -11,8 +11,10 @@ import {
 } from '../../../step'
 import { harmonicSlots } from './harmonicSlots'
 
+/** Identity of the station, as readings are stored under it. */
 export const HARMONICS_ID = 'harmonics'
 
+/** What harmonics may be read with. */
 export const HARMONICS_ROLES: Roles = {
   [INSTRUMENT_ROLE]: { title: 'Analyser', instruments: ['spectrum-analyser'], signal: 'from-radio' },
 }

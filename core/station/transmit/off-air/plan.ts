@@ -3,6 +3,7 @@ import type { Context } from '../../../context'
 import type { RadioSet } from '../../../review'
 import { planSteps, SETTINGS, type Slot, type Step, type StepPlace } from '../../../step'
 
+/** Identity of the station, as readings are stored under it. */
 export const OFF_AIR_ID = 'off-air'
 
 /** Harmonics looked at off the air; a receive antenna stands between, so no chain leads to the analyser. */
@@ -16,6 +17,7 @@ export interface OffAirMemo {
   geometry: string
 }
 
+/** What the station keeps for the whole review: how radios and antenna stood. */
 export const offAirMemoSchema = Joi.object<OffAirMemo>({
   geometry: Joi.string().allow('').max(8000).required(),
 })

@@ -60,7 +60,7 @@ function againstClaim(step: Step, { last }: Droop, context: Context): SlotResult
 }
 
 /** The droop in words: what it came to, after how long, and what is usual. */
-export function droopWords(droop: Droop): string {
+function droopWords(droop: Droop): string {
   return `Power ${changeWords(droop.droopDb)} in ${Math.round(droop.seconds)}${UNIT_SPACE}s`
 }
 

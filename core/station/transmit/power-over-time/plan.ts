@@ -13,8 +13,10 @@ import {
   TRANSMIT_CAUTIONS,
 } from '../../../step'
 
+/** Identity of the station, as readings are stored under it. */
 export const POWER_OVER_TIME_ID = 'power-over-time'
 
+/** What power over time may be read with. */
 export const POWER_OVER_TIME_ROLES: Roles = {
   [INSTRUMENT_ROLE]: {
     title: 'Power meter',
@@ -78,7 +80,7 @@ function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
 }
 
 /** A slot of the log. */
-export function momentSlot(seconds: number, frequencyHz: number): Slot {
+function momentSlot(seconds: number, frequencyHz: number): Slot {
   return {
     id: `t${seconds}`,
     kind: { is: 'moment', atS: seconds },

@@ -120,7 +120,7 @@ function askAboutProduct({ slot, found }: SlotResult): Question[] {
 }
 
 /** Short name of a product: IMD3. */
-export function productName({ kind }: Pick<Slot, 'kind'>): string {
+function productName({ kind }: Pick<Slot, 'kind'>): string {
   return `IMD${kind.order}`
 }
 

@@ -15,8 +15,10 @@ import {
   TRANSMIT_CAUTIONS,
 } from '../../../step'
 
+/** Identity of the station, as readings are stored under it. */
 export const TWO_TONE_ID = 'two-tone'
 
+/** What two tones may be read with. */
 export const TWO_TONE_ROLES: Roles = {
   [INSTRUMENT_ROLE]: {
     title: 'Meter or receiver',

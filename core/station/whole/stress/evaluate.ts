@@ -18,7 +18,7 @@ import type { StationQuestion } from '../../contract'
 import { planStress, stressConsent } from './plan'
 
 /** Change of power that repeating the reading alone may bring, dB (common practice, no source). */
-export const REPEATABILITY_DB = 0.2
+const REPEATABILITY_DB = 0.2
 
 /** Shows one step: what was done, and the power before and after. */
 export function evaluateStress(step: Step, context: Context): StepResult {

@@ -14,8 +14,10 @@ import {
   TRANSMIT_CAUTIONS,
 } from '../../../step'
 
+/** Identity of the station, as readings are stored under it. */
 export const STRESS_ID = 'stress'
 
+/** What power before and after open and short may be read with. */
 export const STRESS_ROLES: Roles = {
   [INSTRUMENT_ROLE]: {
     title: 'Power meter',
@@ -30,6 +32,7 @@ export interface StressConsent {
   at: string
 }
 
+/** What the station keeps for a set: who allowed it to be keyed into open and short, and when. */
 export const stressConsentSchema = Joi.object<StressConsent>({
   by: Joi.string().allow('').max(400).required(),
   at: Joi.string().isoDate().required(),
