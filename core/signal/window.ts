@@ -1,10 +1,7 @@
 import { assertInRange } from '../errors'
 
-/** Windows offered for spectra. */
-const WINDOW_NAMES = ['rectangular', 'hann', 'hamming', 'blackman', 'blackman-harris', 'flat-top'] as const
-
-/** A window, as settings name it. */
-export type WindowName = (typeof WINDOW_NAMES)[number]
+/** A window offered for spectra, as settings name it. */
+export type WindowName = 'rectangular' | 'hann' | 'hamming' | 'blackman' | 'blackman-harris' | 'flat-top'
 
 /**
  * Cosine-sum coefficients a0, a1, …: w(n) = Σ (−1)^m a_m cos(2π m n / N).
