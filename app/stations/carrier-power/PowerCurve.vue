@@ -42,6 +42,9 @@ const spoken = computed(
   margin: 0;
   padding: 10px 12px;
 }
+strong {
+  margin-right: 6px;
+}
 .plot {
   height: 190px;
 }
