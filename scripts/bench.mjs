@@ -86,6 +86,41 @@ async function loads(path, ready, times) {
   return middle(spent)
 }
 
+/** From a keystroke in the fourth harmonic’s field to its verdict on the screen, ms; and how long a frame takes. */
+const keystrokes = page =>
+  page.evaluate(async () => {
+    const input = document.querySelector('[data-slot=x4] input')
+    const row = input.closest('tr')
+    input.focus()
+    const once = text =>
+      new Promise(resolve => {
+        const from = performance.now()
+        const watch = new MutationObserver(() => {
+          watch.disconnect()
+          resolve(performance.now() - from)
+        })
+        watch.observe(row.cells[row.cells.length - 1], {
+          subtree: true,
+          childList: true,
+          characterData: true,
+        })
+        input.value = text
+        input.dispatchEvent(new Event('input', { bubbles: true }))
+      })
+    const spent = []
+    for (let i = 0; i < 25; i++) {
+      spent.push(await once(i % 2 ? '-58.4' : `-8${i % 10}`))
+      await new Promise(resolve => setTimeout(resolve, 60))
+    }
+    const frames = []
+    for (let i = 0; i < 25; i++) {
+      const from = performance.now()
+      await new Promise(resolve => requestAnimationFrame(resolve))
+      frames.push(performance.now() - from)
+    }
+    return { spent, frames }
+  })
+
 const bare = await loads('icon.svg', 'svg', 5)
 line(
   'first screen interactive (shelf with the demo review)',
@@ -100,35 +135,34 @@ await page.goto(address)
 await page.waitForSelector('.review')
 await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high`)
 await page.waitForSelector('[data-slot=x4] input')
-const keys = await page.evaluate(async () => {
-  const input = document.querySelector('[data-slot=x4] input')
-  const row = input.closest('tr')
-  input.focus()
-  const once = text =>
-    new Promise(resolve => {
-      const from = performance.now()
-      const watch = new MutationObserver(() => {
-        watch.disconnect()
-        resolve(performance.now() - from)
-      })
-      watch.observe(row.cells[row.cells.length - 1], { subtree: true, childList: true, characterData: true })
-      input.value = text
-      input.dispatchEvent(new Event('input', { bubbles: true }))
-    })
-  const spent = []
-  for (let i = 0; i < 25; i++) {
-    spent.push(await once(i % 2 ? '-58.4' : `-8${i % 10}`))
-    await new Promise(resolve => setTimeout(resolve, 60))
-  }
-  const frames = []
-  for (let i = 0; i < 25; i++) {
-    const from = performance.now()
-    await new Promise(resolve => requestAnimationFrame(resolve))
-    frames.push(performance.now() - from)
-  }
-  return { spent, frames }
-})
+const keys = await keystrokes(page)
 line('keystroke to updated verdict', middle(keys.spent), 'one frame of the browser', middle(keys.frames))
+
+const bigFile = join(tmpdir(), `rigorous-meter-bench-${process.pid}.review.json`)
+const writer = join(tmpdir(), `rigorous-meter-bench-file-${process.pid}.cjs`)
+await build({
+  entryPoints: [join(root, 'scripts/bench/bigReviewFile.ts')],
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  outfile: writer,
+  logLevel: 'error',
+})
+must(await run(process.execPath, [writer, bigFile]), 'the review of 12 000 readings')
+await page.goto(address)
+await page.getByTestId('review-file').setInputFiles(bigFile)
+await page.getByText('“Many sets” is on the shelf.').waitFor()
+await page.goto(`${address}review/big/harmonics?set=set-3`)
+await page.waitForSelector('[data-slot=x4] input')
+await page.waitForTimeout(3000)
+const bigKeys = await keystrokes(page)
+line(
+  'the same with 12 000 readings in the review',
+  middle(bigKeys.spent),
+  'one frame of the browser',
+  middle(bigKeys.frames),
+)
+for (const file of [bigFile, writer]) rmSync(file)
 
 await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
 const simulated = []

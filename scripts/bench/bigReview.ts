@@ -23,8 +23,8 @@ const AT = '2026-11-24T10:00:00.000Z'
  * bench the sets are spread over three analyser chains, each with pads of its own.
  */
 export function bigReview(input: { sets: number; readingsPerSet: number; rulebookIds: string[] }): Review {
-  const band = (id: string, mhz: number[]): Band => ({
-    ...newBand({ id, name: id, levelIds: ['high'] }),
+  const band = (id: string, name: string, mhz: number[]): Band => ({
+    ...newBand({ id, name, levelIds: ['high'] }),
     claims: { high: { kind: 'watts', powerW: 5 } },
     channelSpacingHz: 12_500,
     channels: mhz.map((one, i) =>
@@ -35,7 +35,7 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
     ...newRadioSet({ id: `set-${i}`, sample: `${i}`, levelId: 'high' }),
     make: 'Osmere',
     model: `Trek ${i}`,
-    bands: [band('2 m', [144.39, 146.52, 147.54]), band('70 cm', [432.1, 440.3, 449.5])],
+    bands: [band('2m', '2 m', [144.39, 146.52, 147.54]), band('70cm', '70 cm', [432.1, 440.3, 449.5])],
     chains: {
       'carrier-power': { [INSTRUMENT_ROLE]: 'power' },
       harmonics: { [INSTRUMENT_ROLE]: CLEAN[i % CLEAN.length]! },
@@ -76,8 +76,8 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
       .flatMap(step => step.slots.filter(({ field }) => field.as === 'level').map(slot => ({ step, slot })))
       .slice(0, input.readingsPerSet)
     for (const { step, slot } of places) {
-      const seen = seenLevel(readOff(slot, random), slot)
-      const stamp = { id: `${set.id}|${step.id}|${slot.id}`, at: AT }
+      const seen = seenLevel(readOff(slot, random), { frequencyHz: slot.frequencyHz })
+      const stamp = { id: `${set.id}.${step.id}.${slot.id}`, at: AT }
       const reading = takeReading(step, { slotId: slot.id, text: '', seen }, stamp, context)
       if (reading) readings.push(reading)
     }
