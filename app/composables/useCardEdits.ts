@@ -21,15 +21,15 @@ export function useCardEdits(radio: () => RadioSet) {
   const store = useReviewStore()
   const ui = useUiStore()
 
-  function change(label: string, recipe: (draft: RadioSet) => void): void {
-    store.change(label, draft => {
+  function change(label: string, recipe: (draft: RadioSet) => void): boolean {
+    return store.change(label, draft => {
       const found = draft.sets.find(({ id }) => id === radio().id)
       if (found) recipe(found)
     })
   }
 
-  function changeBand(label: string, bandId: string, recipe: (draft: Band) => void): void {
-    change(label, draft => {
+  function changeBand(label: string, bandId: string, recipe: (draft: Band) => void): boolean {
+    return change(label, draft => {
       const band = draft.bands.find(({ id }) => id === bandId)
       if (band) recipe(band)
     })

@@ -1,5 +1,5 @@
 import type { VerdictState } from '#core/decision'
-import { answersFor } from '#core/findings'
+import { findingsMark } from '#core/findings'
 import { benchMark, stationMark, timeLeft, type TimeLeft, worstState } from '#core/plan'
 import { stationById, stations, wantedStations } from '#core/station'
 import { stepPlaces } from '#core/step'
@@ -92,22 +92,18 @@ const FIXED: Record<string, (known: Known) => PlaceMark> = {
     const isDone = left !== null && left.plannedSteps > 0 && left.openSteps === 0
     return mark(isDone ? 'inside' : null, runWords(left))
   },
-  findings: ({ context, set }) => (set ? findingsMark(context, set) : NO_MARK),
+  findings: ({ context, set }) => (set ? counted(findingsMark(set, context)) : NO_MARK),
 }
 
 const NO_MARK: PlaceMark = { state: null, words: '', done: 0, planned: 0 }
 
-/** The worst that can be said of the radio, and how many of its questions have an answer. */
-function findingsMark(context: NonNullable<MaybeContext>, set: NonNullable<MaybeSet>): PlaceMark {
-  const verdicts = answersFor(set, context).map(({ verdict }) => verdict.state)
-  const said = verdicts.filter(state => state !== 'not-covered')
-  const planned = verdicts.length
-  return {
-    state: worstState(said),
-    words: planned === 0 ? '–' : `${said.length}/${planned}`,
-    done: said.length,
-    planned,
-  }
+/** A mark with its count in words. */
+function counted({ state, done, planned }: Omit<PlaceMark, 'words'>): PlaceMark {
+  return { state, words: countWords(done, planned), done, planned }
+}
+
+function countWords(done: number, planned: number): string {
+  return planned === 0 ? '–' : `${done}/${planned}`
 }
 
 function runWords(left: TimeLeft | null): string {
@@ -119,8 +115,7 @@ function markOf(placeId: string, known: Known): PlaceMark {
   const fixed = FIXED[placeId]
   if (fixed) return fixed(known)
   if (!known.set || !stations.some(({ id }) => id === placeId)) return NO_MARK
-  const { state, done, planned } = stationMark(stationById(placeId), known.set, known.context)
-  return { state, words: planned === 0 ? '–' : `${done}/${planned}`, done, planned }
+  return counted(stationMark(stationById(placeId), known.set, known.context))
 }
 
 /** A group of the order of work with its places, its worst mark and its count. */
@@ -143,7 +138,7 @@ export function groupsOf({ marks }: OrderMarks): MarkedGroup[] {
       id,
       places: own,
       state: worstState(counted.map(({ state }) => state)),
-      count: planned > 0 ? `${done}/${planned}` : '–',
+      count: countWords(done, planned),
     }
   })
 }

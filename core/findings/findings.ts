@@ -15,13 +15,6 @@ export interface Findings {
   rows: FindingsRow[]
 }
 
-/** What can be said of one set, question by question, in the order of work. */
-export function answersFor(set: RadioSet, context: Context): StationAnswer[] {
-  return wantedStations(context).flatMap(station =>
-    station.questions([set], context).map(question => station.answer(question, set, context)),
-  )
-}
-
 /** Works out the findings of a review, in the order of work; controls stand last. */
 export function findings(context: Context): Findings {
   const sets = [...context.review.sets].sort(

@@ -1,4 +1,5 @@
-export { answersFor, findings, type Findings, type FindingsRow } from './findings'
+export { findings, type Findings, type FindingsRow } from './findings'
+export { findingsMark, type FindingsMark } from './findingsMark'
 export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
 export { sampleShares } from './sampleShares'

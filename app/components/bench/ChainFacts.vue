@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Chain } from '#core/chain'
-import { bindFields, choice, fieldsFor } from '../fields/editField'
+import { bindFields, fieldsFor } from '../fields/editField'
 
 /** A chain’s name, its instrument, the offset typed there; copying it and taking it away. */
 const { chain } = defineProps<{ chain: Chain }>()
@@ -22,13 +22,11 @@ const OFFSET = of.number('offsetOnInstrumentDb', {
 
 const fields = computed(() => {
   const instruments = store.review!.instruments.map(({ id, name }) => ({ value: id, title: name }))
-  const instrument = choice<Chain, string>(
-    { label: 'Instrument', change: 'the instrument of a chain', items: instruments },
-    it => it.instrumentId,
-    (draft, id) => {
-      draft.instrumentId = id
-    },
-  )
+  const instrument = of.choice('instrumentId', {
+    label: 'Instrument',
+    change: 'the instrument of a chain',
+    items: instruments,
+  })
   return [
     ...bindFields(chain, NAME, rename),
     ...bindFields(chain, [instrument, OFFSET], (label, recipe) => edits.changeChain(chain.id, label, recipe)),

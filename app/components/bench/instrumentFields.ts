@@ -1,12 +1,5 @@
 import type { Instrument, PowerMeter, Receiver, SpectrumAnalyser } from '#core/chain'
-import {
-  bindFields,
-  type BoundField,
-  type ChangeOf,
-  choice,
-  type EditField,
-  fieldsFor,
-} from '../fields/editField'
+import { bindFields, type BoundField, type ChangeOf, type EditField, fieldsFor } from '../fields/editField'
 
 /** A figure of the owner's own is no longer assumed. */
 const isStated = (draft: { assumed: boolean }) => {
@@ -45,37 +38,25 @@ const METER: readonly EditField<PowerMeter>[] = [
     { label: 'Accuracy ±', change: 'an accuracy', unit: '%', min: 0, max: 1000 },
     isStated,
   ),
-  choice(
-    {
-      label: 'Percent',
-      change: 'an accuracy',
-      items: [
-        { value: 'reading', title: 'of reading' },
-        { value: 'full-scale', title: 'of full scale' },
-      ] as const,
-    },
-    it => it.accuracyOf,
-    (draft, value) => {
-      draft.accuracyOf = value
-    },
-  ),
+  meter.choice('accuracyOf', {
+    label: 'Percent',
+    change: 'an accuracy',
+    items: [
+      { value: 'reading', title: 'of reading' },
+      { value: 'full-scale', title: 'of full scale' },
+    ] as const,
+  }),
   meter.number('fullScaleW', { label: 'Full scale', change: 'a full scale', ...WATTS }),
   meter.number('maxInputW', { label: 'Most it bears', change: 'a largest input', ...WATTS }),
   meter.number('resolution', { label: 'Last digit', change: 'a resolution', unit: 'W', min: 0, max: 1000 }),
-  choice(
-    {
-      label: 'How it sits',
-      change: 'how a meter sits',
-      items: [
-        { value: true, title: 'In line, a load behind it' },
-        { value: false, title: 'Ends the chain itself' },
-      ],
-    },
-    it => it.inLine,
-    (draft, value) => {
-      draft.inLine = value
-    },
-  ),
+  meter.choice('inLine', {
+    label: 'How it sits',
+    change: 'how a meter sits',
+    items: [
+      { value: true, title: 'In line, a load behind it' },
+      { value: false, title: 'Ends the chain itself' },
+    ],
+  }),
 ]
 
 const RECEIVER: readonly EditField<Receiver>[] = [

@@ -39,13 +39,7 @@ const WATTS = { unit: 'W', min: 0.001, max: 100_000 }
 const WHAT_IT_IS: readonly EditField<Part>[] = [
   of.text('name', { label: 'Name', change: 'a part’s name', required: true }),
   of.text('note', { label: 'Connectors, type', change: 'a part’s note' }),
-  choice(
-    { label: 'Kind', change: 'a part’s kind', items: KINDS },
-    it => it.kind,
-    (draft, kind) => {
-      draft.kind = kind
-    },
-  ),
+  of.choice('kind', { label: 'Kind', change: 'a part’s kind', items: KINDS }),
   of.number('vswr', { label: 'VSWR', change: 'a VSWR', min: 1, max: 1000 }),
   of.numberOrNone('ratingW', {
     label: 'Power rating',

@@ -1,12 +1,5 @@
 import type { RadioSet } from '#core/review'
-import {
-  bindFields,
-  type BoundField,
-  type ChangeOf,
-  choice,
-  type EditField,
-  fieldsFor,
-} from '../fields/editField'
+import { bindFields, type BoundField, type ChangeOf, type EditField, fieldsFor } from '../fields/editField'
 
 const set = fieldsFor<RadioSet>()
 
@@ -23,34 +16,22 @@ const CARD: readonly EditField<RadioSet>[] = [
     placeholder: 'bought, lent, gift',
   }),
   set.text('inTheBox', { label: 'What is in the box', change: 'the card: what is in the box' }),
-  choice(
-    {
-      label: 'Kind',
-      change: 'the kind of radio',
-      items: [
-        { value: 'handheld', title: 'Handheld' },
-        { value: 'mobile', title: 'Mobile' },
-      ] as const,
-    },
-    it => it.kind,
-    (draft, kind) => {
-      draft.kind = kind
-    },
-  ),
-  choice(
-    {
-      label: 'Part in the review',
-      change: 'the part it plays',
-      items: [
-        { value: 'under-test', title: 'Under test' },
-        { value: 'control', title: 'Control, known to be clean' },
-      ] as const,
-    },
-    it => it.role,
-    (draft, role) => {
-      draft.role = role
-    },
-  ),
+  set.choice('kind', {
+    label: 'Kind',
+    change: 'the kind of radio',
+    items: [
+      { value: 'handheld', title: 'Handheld' },
+      { value: 'mobile', title: 'Mobile' },
+    ] as const,
+  }),
+  set.choice('role', {
+    label: 'Part in the review',
+    change: 'the part it plays',
+    items: [
+      { value: 'under-test', title: 'Under test' },
+      { value: 'control', title: 'Control, known to be clean' },
+    ] as const,
+  }),
   set.number('keyDownLimitS', {
     label: 'Longest key-down',
     change: 'the longest key-down',

@@ -79,12 +79,23 @@ export function fieldsFor<T extends object>() {
       ...of,
       ...property<number | null>(key),
     }),
+    choice: <K extends keyof T>(key: K, of: Choosing<T[K]>): EditField<T> =>
+      choice<T, T[K]>(
+        of,
+        it => it[key],
+        (draft, value) => {
+          draft[key] = value
+        },
+      ),
   }
 }
 
-/** A field whose value is one of a few. */
+/** A choice of a few. */
+type Choosing<V> = Named & { items: readonly { value: V; title: string }[] }
+
+/** A field whose value is one of a few, read and written by hand. */
 export function choice<T, V>(
-  of: Named & { items: readonly { value: V; title: string }[] },
+  of: Choosing<V>,
   read: (it: T) => V,
   write: (draft: T, value: V) => void,
 ): EditField<T> {

@@ -6,6 +6,7 @@ import { newChannel, type RadioSet, setShortName } from '#core/review'
 const { radio } = defineProps<{ radio: RadioSet }>()
 const store = useReviewStore()
 const ui = useUiStore()
+const { changeBand } = useCardEdits(() => radio)
 
 const bandId = ref('')
 const name = ref('')
@@ -31,9 +32,8 @@ function add(): void {
     frequencyHz,
     harmonics: true,
   })
-  const isAdded = store.change('a channel of your own', draft => {
-    const bandsOfSet = draft.sets.find(({ id }) => id === radio.id)?.bands
-    bandsOfSet?.find(({ id }) => id === bandId.value)?.channels.push(channel)
+  const isAdded = changeBand('a channel of your own', bandId.value, draft => {
+    draft.channels.push(channel)
   })
   if (!isAdded) return
   ui.say(`${printMhzFigure(frequencyHz)} MHz is in the run, with harmonics and all.`)

@@ -36,6 +36,7 @@ function keepTolerance(toleranceDb: number | null): void {
     <div class="rules" role="radiogroup" aria-labelledby="decision">
       <label v-for="one in rules" :key="one.rule" class="rule">
         <input
+          class="tick"
           type="radio"
           name="decision-rule"
           :value="one.rule"
@@ -86,13 +87,6 @@ function keepTolerance(toleranceDb: number | null): void {
 .rule span {
   display: grid;
   gap: 2px;
-}
-input {
-  accent-color: var(--spruce);
-  width: 16px;
-  height: 16px;
-  flex: none;
-  translate: 0 2px;
 }
 .tolerance {
   display: grid;

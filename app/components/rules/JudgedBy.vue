@@ -56,6 +56,7 @@ function keepYardstick(id: ReviewSettings['yardstickId']): void {
         <li v-for="book in group.books" :key="book.id" :class="{ here: shownId === book.id }">
           <label
             ><input
+              class="tick"
               type="checkbox"
               :checked="ids.includes(book.id)"
               :disabled="locked"
@@ -125,13 +126,6 @@ function keepYardstick(id: ReviewSettings['yardstickId']): void {
 .books label span span {
   display: block;
   line-height: 1.25;
-}
-input {
-  accent-color: var(--spruce);
-  width: 16px;
-  height: 16px;
-  flex: none;
-  translate: 0 2px;
 }
 .show {
   color: var(--spruce);

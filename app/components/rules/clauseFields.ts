@@ -34,35 +34,23 @@ const HEAD: readonly EditField<LimitClause>[] = [
       if (POWER_ONLY.includes(about) !== isPowerLimit(draft.limit)) draft.limit = firstLimit(about)
     },
   ),
-  choice(
-    {
-      label: 'How sure',
-      change: 'how sure a clause is',
-      items: [
-        { value: 'H', title: 'H, sure' },
-        { value: 'M', title: 'M, likely' },
-        { value: 'L', title: 'L, vague: switched off' },
-      ] as const,
-    },
-    it => it.confidence,
-    (draft, confidence) => {
-      draft.confidence = confidence
-    },
-  ),
-  choice(
-    {
-      label: 'Counted',
-      change: 'where a limit is counted',
-      items: [
-        { value: 'conducted', title: 'at the socket' },
-        { value: 'erp', title: 'radiated (ERP)' },
-      ] as const,
-    },
-    it => it.basis,
-    (draft, basis) => {
-      draft.basis = basis
-    },
-  ),
+  of.choice('confidence', {
+    label: 'How sure',
+    change: 'how sure a clause is',
+    items: [
+      { value: 'H', title: 'H, sure' },
+      { value: 'M', title: 'M, likely' },
+      { value: 'L', title: 'L, vague: switched off' },
+    ] as const,
+  }),
+  of.choice('basis', {
+    label: 'Counted',
+    change: 'where a limit is counted',
+    items: [
+      { value: 'conducted', title: 'at the socket' },
+      { value: 'erp', title: 'radiated (ERP)' },
+    ] as const,
+  }),
 ]
 
 function firstLimit(about: Quantity): LimitClause['limit'] {

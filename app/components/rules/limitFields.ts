@@ -1,12 +1,5 @@
 import type { PowerLimit } from '#core/rules'
-import {
-  bindFields,
-  type BoundField,
-  type ChangeOf,
-  choice,
-  fieldsFor,
-  type EditField,
-} from '../fields/editField'
+import { bindFields, type BoundField, type ChangeOf, fieldsFor, type EditField } from '../fields/editField'
 
 type LimitOf<K extends PowerLimit['kind']> = Extract<PowerLimit, { kind: K }>
 
@@ -29,40 +22,29 @@ const power = <T extends { powerW: number }>(label: string): EditField<T> => ({
 
 const slope = fieldsFor<LimitOf<'slope'>>()
 const SLOPE: readonly EditField<LimitOf<'slope'>>[] = [
-  choice(
-    {
-      label: 'Law, f in kHz',
-      change: CHANGE,
-      items: [
-        { value: 'linear', title: 'a·(f − b)' },
-        { value: 'log', title: 'a·log(f/b)' },
-        { value: 'log-square', title: 'a·log(f²/b)' },
-      ] as const,
-    },
-    it => it.law,
-    (draft, law) => {
-      draft.law = law
-    },
-  ),
+  slope.choice('law', {
+    label: 'Law, f in kHz',
+    change: CHANGE,
+    items: [
+      { value: 'linear', title: 'a·(f − b)' },
+      { value: 'log', title: 'a·log(f/b)' },
+      { value: 'log-square', title: 'a·log(f²/b)' },
+    ] as const,
+  }),
   slope.number('a', { label: 'a', change: CHANGE }),
   slope.number('b', { label: 'b', change: CHANGE }),
 ]
 
+const mask = fieldsFor<LimitOf<'mask'>>()
 const MASK: readonly EditField<LimitOf<'mask'>>[] = [
-  choice(
-    {
-      label: 'Distance in',
-      change: CHANGE,
-      items: [
-        { value: 'Hz', title: 'kHz' },
-        { value: 'percent', title: '% of the bandwidth' },
-      ] as const,
-    },
-    it => it.unit,
-    (draft, unit) => {
-      draft.unit = unit
-    },
-  ),
+  mask.choice('unit', {
+    label: 'Distance in',
+    change: CHANGE,
+    items: [
+      { value: 'Hz', title: 'kHz' },
+      { value: 'percent', title: '% of the bandwidth' },
+    ] as const,
+  }),
 ]
 
 /** The figures of a limit’s own, without those of the limits it holds. `keep` takes the limit as it is then. */

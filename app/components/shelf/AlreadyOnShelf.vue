@@ -26,11 +26,3 @@ function leave(): void {
     </VCard>
   </VDialog>
 </template>
-
-<style scoped>
-.dialog {
-  padding: 22px;
-  display: grid;
-  gap: 14px;
-}
-</style>

@@ -20,6 +20,23 @@ describe('what was worked out', () => {
     expect(add).toHaveBeenCalledTimes(2)
   })
 
+  it('keeps the things of one owner apart, few or many, and forgets none when their number grows', () => {
+    const memory = createMemory()
+    const owner = {}
+    const worked = vi.fn((name: string, a: unknown) => `${name}${String(a)}`)
+    const all = (state: State, count: number) => {
+      const { ask, derive } = createReader(state, memory)
+      return Array.from({ length: count }, (_unused, i) =>
+        derive(owner, `n${i}`, () => worked(`n${i}`, ask(field, 'a'))),
+      )
+    }
+    const names = (count: number, a: number) => Array.from({ length: count }, (_unused, i) => `n${i}${a}`)
+    for (const count of [1, 6, 7, 20]) expect(all({ a: 1 }, count)).toEqual(names(count, 1))
+    expect(worked).toHaveBeenCalledTimes(20)
+    expect(all({ a: 2 }, 20)).toEqual(names(20, 2))
+    expect(worked).toHaveBeenCalledTimes(40)
+  })
+
   it('hangs on what its parts hang on, however deep, and forgets what it no longer asks', () => {
     const memory = createMemory()
     const owner = {}
