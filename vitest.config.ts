@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
@@ -10,6 +11,8 @@ const shared = { plugins: [vue()], resolve: { alias } }
 
 export default defineConfig({
   test: {
+    // By itself vitest leaves one core idle, and on two cores that is half of them.
+    maxWorkers: availableParallelism(),
     projects: [
       {
         ...shared,

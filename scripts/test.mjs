@@ -1,5 +1,4 @@
-// npm test: installs what is missing, then lint, types, unit and outside checks beside the build, then
-// browser tests.
+// npm test: installs what is missing, then build and unit checks beside lint and types, then browser tests.
 import {
   ensureBuilt,
   ensureChromium,
@@ -15,8 +14,8 @@ await ensurePackages()
 const chromium = await ensureChromium()
 await ensurePrepared()
 
-/** What needs no build, one after another. */
-async function checks() {
+/** Lint and types, which run no code. */
+async function reading() {
   say('Lint and formatting')
   must(
     await runTool(['prettier', 'bin', 'prettier.cjs'], ['--check', '--log-level', 'warn', '.']),
@@ -38,11 +37,17 @@ async function checks() {
     'types of the settings',
   )
   must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests')
+}
+
+/** The build, and after it what runs the code without a browser. */
+async function running() {
+  await ensureBuilt()
   say('Unit and outside checks')
   must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
 }
 
-await Promise.all([ensureBuilt(), checks()])
+// Each keeps about one core busy for about as long as the other.
+await Promise.all([running(), reading()])
 say('Browser tests')
 must(
   await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }),

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemo, saved, TREK_B_HIGH } from './support'
+import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, saved, visit } from './support'
 
 test('a path is measured in two rounds, stands for new readings, and judges old ones only when asked', async ({
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/bench?set=trek-b&chain=pocket50`)
+  await visit(page, `${DEMO}/bench?set=trek-b&chain=pocket50`)
   await page.getByRole('button', { name: /^30 dB pad/ }).click()
   await page.getByRole('button', { name: 'Measure this path' }).click()
   const dialog = page.getByRole('dialog')
@@ -30,19 +30,19 @@ test('a path is measured in two rounds, stands for new readings, and judges old 
   await expect(page.getByRole('button', { name: /^30 dB pad/ })).toContainText('−31.00 dB')
   await saved(page)
 
-  await page.goto(TREK_B_HIGH)
+  await visit(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 2)).toContainText('−9.0')
-  await page.goto(`${DEMO}/bench?set=trek-b&chain=pocket50`)
+  await visit(page, `${DEMO}/bench?set=trek-b&chain=pocket50`)
   await page.getByRole('button', { name: /^30 dB pad/ }).click()
   await page.getByRole('button', { name: 'Judge them by this one' }).click()
   await saved(page)
-  await page.goto(TREK_B_HIGH)
+  await visit(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 2)).toContainText('−8.1')
 })
 
 test('the pad test and the control radio have verdicts of their own', async ({ page }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/bench?set=c1&chain=club50`)
+  await visit(page, `${DEMO}/bench?set=c1&chain=club50`)
   await page.getByRole('button', { name: 'Pad test' }).click()
   await page.getByLabel('Without the pad').fill('-60')
   await page.getByLabel('With the pad').fill('-80')
@@ -54,7 +54,7 @@ test('the pad test and the control radio have verdicts of their own', async ({ p
   await page.getByRole('button', { name: 'Keep the control reading' }).click()
   await expect(page.getByText('Believable', { exact: true })).toBeVisible()
   await saved(page)
-  await page.goto(`${DEMO}/report?set=c1`)
+  await visit(page, `${DEMO}/report?set=c1`)
   await expect(page.getByText('it is made in the analyser', { exact: false })).toBeVisible()
 })
 
@@ -62,7 +62,7 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/rulebooks?set=trek-b`)
+  await visit(page, `${DEMO}/rulebooks?set=trek-b`)
   await page.getByRole('checkbox', { name: /ITU spurious, category A/ }).check()
   await expect(page.getByTestId('law-answer')).toContainText('−13.00 dBm')
   await expect(page.getByTestId('law-answer')).toContainText('−16.02 dBm')
@@ -113,7 +113,7 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   })
   await page.getByRole('checkbox', { name: /Valley rules/ }).check()
   await saved(page)
-  await page.goto(`${DEMO}/report?set=trek-b`)
+  await visit(page, `${DEMO}/report?set=trek-b`)
   await expect(page.getByText('Entered by the reviewer, who answers for it.', { exact: false })).toBeVisible()
   await expect(page.getByText('Valley rules (the reviewer’s own)', { exact: false }).first()).toBeVisible()
 })
@@ -122,29 +122,29 @@ test('the decision rule changes the words, the reason and the budget explain the
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
+  await visit(page, `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
   await expect(harmonicRow(page, 3)).toContainText('Too close to call')
   await expect(page.getByText(/complies with/)).toContainText(/\d\d\.\d %/)
   await expect(page.getByText('at most 25 µW · governs')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'What would help most' })).toBeVisible()
   await page.getByRole('button', { name: 'Check by Monte Carlo' }).click()
   await expect(page.getByTestId('simulated')).toContainText('±2.1')
-  await page.goto(`${DEMO}/rulebooks?set=trek-b`)
+  await visit(page, `${DEMO}/rulebooks?set=trek-b`)
   await page.getByRole('radio', { name: /Pass, conditional pass/ }).check()
   await saved(page)
-  await page.goto(TREK_B_HIGH)
+  await visit(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 3)).toContainText('Conditional pass by 1.1')
   await expect(harmonicRow(page, 2)).toContainText('Fail by 7.0')
-  await page.goto(`${DEMO}/rulebooks?set=trek-b`)
+  await visit(page, `${DEMO}/rulebooks?set=trek-b`)
   await page.getByRole('radio', { name: /Shared risk/ }).check()
   await saved(page)
-  await page.goto(TREK_B_HIGH)
+  await visit(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 3)).toContainText('Inside by 1.1')
 })
 
 test('a series of readings, another tester, and the tools', async ({ page }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
+  await visit(page, `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
   const field = page.getByRole('textbox', { name: /Reading on 146\.520 MHz/ })
   await field.fill('5.02; 5.10; 4.98 W')
   await expect(page.getByText(/mean of 3/)).toBeVisible()
@@ -153,7 +153,7 @@ test('a series of readings, another tester, and the tools', async ({ page }) => 
   await page.goto(`${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
   await expect(page.getByText('Scatter of 3 readings')).toBeVisible()
 
-  await page.goto(`${DEMO}/findings`)
+  await visit(page, `${DEMO}/findings`)
   await expect(page.getByText('they agree within what both say', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: 'Add a figure' }).click()
   await page.locator('.v-select', { has: page.getByLabel('Which reading') }).click()

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, openDemo } from './support'
+import { DEMO, openDemo, visit } from './support'
 
 import { wav, fmSamples, twoToneSamples, drop } from './recordingFixtures'
 
@@ -11,7 +11,7 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
   page,
 }) => {
   await openDemo(page)
-  await page.goto(DEVIATION)
+  await visit(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   await drop(page, [
     {
@@ -49,7 +49,7 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
   await page.reload()
   await expect(page.locator('[data-slot=tone] input')).toHaveValue(/kHz$/)
   await expect(page.getByRole('img', { name: /Deviation over time/ })).toBeVisible()
-  await page.goto(`${DEMO}/report`)
+  await visit(page, `${DEMO}/report`)
   await expect(page.getByText('from mini.wav (SHA-256', { exact: false })).toBeVisible()
 })
 
@@ -57,7 +57,7 @@ test('SigMF is dropped as two files; the frequency is known to the hertz, the ba
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
+  await visit(page, `${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
   await expect(page.locator('[data-slot=cold] input')).toBeEnabled()
   const data = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 20_000 - 123.4, deviationHz: 1500 })
   const meta = {
@@ -74,7 +74,7 @@ test('SigMF is dropped as two files; the frequency is known to the hertz, the ba
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
   await expect(page.locator('tr', { has: page.locator('[data-slot=cold]') })).toContainText('−123 Hz')
 
-  await page.goto(`${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await visit(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
   await expect(page.locator('[data-slot=obw]')).toBeVisible()
   await expect(page.locator('[data-slot=obw] input')).toBeEnabled()
   await drop(page, files)
@@ -85,7 +85,7 @@ test('SigMF is dropped as two files; the frequency is known to the hertz, the ba
 
 test('captures are recordings of their own, and a part of one may be read alone', async ({ page }) => {
   await openDemo(page)
-  await page.goto(DEVIATION)
+  await visit(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   const quiet = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 10_000, deviationHz: 1500 })
   const loud = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 6000, deviationHz: 2400 })
@@ -140,7 +140,7 @@ test('captures are recordings of their own, and a part of one may be read alone'
 
 test('two tones come in as audio', async ({ page }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/two-tone?set=tarnwick`)
+  await visit(page, `${DEMO}/two-tone?set=tarnwick`)
   await expect(page.locator('[data-slot=imd3] input')).toBeEnabled()
   await drop(page, [{ name: 'tones.wav', bytes: wav(twoToneSamples(24_000), { rate: 24_000, channels: 1 }) }])
   await expect(dialog(page)).toContainText('32-bit float, one channel')
@@ -153,7 +153,7 @@ test('truncated, too slow, incomplete and foreign files are told in plain words,
   page,
 }) => {
   await openDemo(page)
-  await page.goto(DEVIATION)
+  await visit(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   const good = fmSamples({ rate: 96_000, seconds: 0.5, offsetHz: 0, deviationHz: 2000 })
   await drop(page, [
@@ -184,7 +184,7 @@ test('300 MB of I/Q are read in slices while the page stays awake, and can be ca
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await visit(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
   await expect(page.locator('[data-slot=obw] input')).toBeEnabled()
   // Made in the page from one piece over and over, so that it never lies whole in memory.
   await page.evaluate(() => {

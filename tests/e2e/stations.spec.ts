@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { DEMO, goByFind, goTo, openDemo, tabTo, TREK_B_HIGH } from './support'
+import { DEMO, TREK_B_HIGH, goByFind, goTo, openDemo, tabTo, visit } from './support'
 
 test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/run?set=trek-a`)
+  await visit(page, `${DEMO}/run?set=trek-a`)
   await expect(page.getByTestId('savings')).toContainText('What this order saves')
   const first = page.locator('tr.step-row').first()
   await expect(first).toContainText('144.390')
@@ -55,7 +55,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`)
+  await visit(page, `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   await page.keyboard.press('1')
   await page.keyboard.type('.42')
@@ -92,7 +92,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
 
 test('power over time is typed, brought in as a log, and read from the simulated meter', async ({ page }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/power-over-time?set=mini&step=power-over-time:2m:2m-2:high`)
+  await visit(page, `${DEMO}/power-over-time?set=mini&step=power-over-time:2m:2m-2:high`)
   await page.locator('[data-slot=t0] input').fill('3.1')
   await page.keyboard.press('Enter')
   await page.keyboard.type('3.02')
@@ -121,7 +121,7 @@ test('power over time is typed, brought in as a log, and read from the simulated
 
 test('key-up, ambient and spurs: a held trace with a third column fills them', async ({ page }) => {
   await openDemo(page)
-  await page.goto(TREK_B_HIGH)
+  await visit(page, TREK_B_HIGH)
   await page.getByRole('button', { name: 'At key-up' }).click()
   await page.locator('[data-slot="x2:key-up"] input').fill('-55')
   await page.keyboard.press('Enter')
@@ -155,7 +155,7 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/carrier-power?set=mini&step=carrier-power:2m:2m-2:high`)
+  await visit(page, `${DEMO}/carrier-power?set=mini&step=carrier-power:2m:2m-2:high`)
   await expect(page.getByTestId('clock')).toHaveText('0:00')
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
   await page.keyboard.press('Space')
@@ -184,7 +184,7 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
   await page.reload()
   await expect(page.getByLabel('Note to this step')).toHaveValue('antenna socket a little loose')
   await expect(page.getByRole('img', { name: 'bench.png' })).toBeVisible()
-  await page.goto(`${DEMO}/report`)
+  await visit(page, `${DEMO}/report`)
   const taken = page.waitForEvent('download')
   await page
     .getByRole('button', { name: /review/i })
@@ -200,7 +200,7 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
 
 test('open and short stay shut until the owner consents', async ({ page }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/stress?set=c1`)
+  await visit(page, `${DEMO}/stress?set=c1`)
   await expect(page.getByRole('button', { name: 'Record the consent' })).toBeDisabled()
   await page.getByLabel('Owner who consents').fill('the owner')
   await page.getByLabel('The owner accepts').check()
@@ -218,17 +218,17 @@ test('two tones on SSB, and what leaves the antenna: equipment ticked, both conv
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/two-tone?set=tarnwick`)
+  await visit(page, `${DEMO}/two-tone?set=tarnwick`)
   await page.getByText(/On the bench: 0 of 7/).click()
   await page.getByLabel(/Two audio generators/).check()
   await expect(page.getByText('On the bench: 1 of 7')).toBeVisible()
   await page.locator('[data-slot=imd3] input').fill('31')
   await page.keyboard.press('Enter')
   await expect(page.getByText('31.0 dB below either tone, 37.0 dB below PEP')).toBeVisible()
-  await page.goto(`${DEMO}/off-air?set=trek-b&step=off-air:2m:2m-2:high`)
+  await visit(page, `${DEMO}/off-air?set=trek-b&step=off-air:2m:2m-2:high`)
   await expect(page.getByText('C1 (control) −44.6 dBc', { exact: false })).toBeVisible()
   await expect(page.locator('table.slots')).not.toContainText('Inside')
-  await page.goto(`${DEMO}/frequency?set=mini`)
+  await visit(page, `${DEMO}/frequency?set=mini`)
   await page.getByRole('button', { name: 'Simulated receiver' }).click()
   await page.getByRole('button', { name: 'Keep 1 figure' }).click()
   await expect(page.locator('[data-slot=cold] input')).toHaveValue(/MHz$/)
@@ -238,13 +238,13 @@ test('a radio switched between channel spacings is measured at each, and every s
   page,
 }) => {
   await openDemo(page)
-  await page.goto(`${DEMO}/card?set=mini`)
+  await visit(page, `${DEMO}/card?set=mini`)
   await expect(page.getByLabel('Also on 2 m')).toBeEnabled()
   await page.getByLabel('Also on 2 m').focus()
   await page.keyboard.press('ArrowDown')
   await page.getByRole('option', { name: /^25\skHz$/ }).click()
   await page.keyboard.press('Escape')
-  await page.goto(`${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high:25000`)
+  await visit(page, `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high:25000`)
   await expect(page.getByRole('heading', { name: /Deviation · step 2 of 3 · 2 m, 25\skHz/ })).toBeVisible()
   await expect(page.getByText(/Set to channels of 25\skHz/)).toBeVisible()
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
@@ -252,7 +252,7 @@ test('a radio switched between channel spacings is measured at each, and every s
   await page.keyboard.press('Enter')
   await page.locator('[data-slot=tone] input').focus()
   await expect(page.getByText(/58 % of the 5(\.0)?\skHz that channels of 25/)).toBeVisible()
-  await page.goto(`${DEMO}/run?set=mini`)
+  await visit(page, `${DEMO}/run?set=mini`)
   const row = page
     .locator('tr.step-row', { hasText: /Mini 4/ })
     .filter({ hasText: /High, 25\skHz/ })

@@ -65,6 +65,19 @@ export async function follow(page: Page, group: string, place: RegExp): Promise<
   await order.getByRole('link', { name: place }).click()
 }
 
+interface Router {
+  push: (to: string) => Promise<unknown>
+}
+
+/** Goes to an address inside the application, as its own links do: the page is not loaded again. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate(async to => {
+    const { useNuxtApp } = window as unknown as { useNuxtApp: () => { $router: Router } }
+    await useNuxtApp().$router.push(to)
+    await new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))
+  }, path)
+}
+
 /** Opens the demo review from an empty shelf. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/')

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemo, saved, traceCsv } from './support'
+import { DEMO, harmonicRow, openDemo, saved, traceCsv, visit } from './support'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
@@ -11,7 +11,7 @@ async function bring(page: Page, name: string, content: string | Buffer): Promis
 
 test.beforeEach(async ({ page }) => {
   await openDemo(page)
-  await page.goto(MINI)
+  await visit(page, MINI)
   await expect(page.getByTestId('set-now')).toHaveText('146.520')
 })
 

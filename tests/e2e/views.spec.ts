@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { follow, DEMO, openDemo } from './support'
+import { DEMO, follow, openDemo, visit } from './support'
 
 const VIEWS: [name: string, path: string, ready: string][] = [
   ['shelf', '/', 'Shelf'],
@@ -31,7 +31,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
 ]
 
 async function show(page: Page, path: string, heading: string): Promise<void> {
-  await page.goto(path)
+  await visit(page, path)
   await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
   await page.waitForTimeout(300)
 }
