@@ -1,14 +1,8 @@
 import { useNow } from '@vueuse/core'
 import { HIGHEST_HARMONIC } from '#core/station'
-import { type Chain } from '#core/chain'
-import { printClaimW, printMhz } from '#core/quantity'
-import { highestClaimW } from '#core/review'
-import { chainChecks, type ExpectedPlace, expectedPlaces, hottestPlace, strictestLimitDbm } from '#core/step'
-
-/** What a chain is drawn for while no card says anything: 5 W in the 2 m band. */
-const UNKNOWN = { carrierHz: 146.52e6, powerW: 5 }
-
-const keyOf = ({ band, channel, level }: ExpectedPlace) => `${band.id}:${channel.id}:${level.id}`
+import type { Chain } from '#core/chain'
+import { chainChecks } from '#core/step'
+import { useBenchPlace } from './useBenchPlace'
 
 /** The chain in hand at the bench, what it is checked for, and what the checks say. */
 export function useBenchChain() {
@@ -32,33 +26,7 @@ export function useBenchChain() {
   /** The chain with the losses that were measured. */
   const standingChain = computed(() => chain.value && context.value.chain(chain.value.id))
 
-  const places = computed(() => (set.value ? expectedPlaces(set.value) : []))
-  const placeKey = ref<string | null>(null)
-  const place = computed(
-    () => places.value.find(one => keyOf(one) === placeKey.value) ?? hottestPlace(places.value),
-  )
-  const placeOptions = computed(() =>
-    places.value.map(one => ({
-      value: keyOf(one),
-      title: `${printMhz(one.channel.frequencyHz)}, ${one.level.name}, ${powerWords(one)}`,
-    })),
-  )
-  const chosenPlace = computed({
-    get: () => place.value && keyOf(place.value),
-    set: key => {
-      placeKey.value = key
-    },
-  })
-
-  const carrierHz = computed(() => place.value?.channel.frequencyHz ?? UNKNOWN.carrierHz)
-  const expected = computed(() => ({
-    powerW: place.value?.powerW ?? (set.value && highestClaimW(set.value)) ?? UNKNOWN.powerW,
-    powerFrom: place.value?.powerFrom ?? ('assumed' as const),
-  }))
-  const limitPlace = computed(() => (set.value && place.value ? { set: set.value, ...place.value } : null))
-  const limitDbm = computed(
-    () => limitPlace.value && strictestLimitDbm(limitPlace.value, expected.value.powerW, context.value),
-  )
+  const { place, placeOptions, chosenPlace, carrierHz, expected, limitPlace, limitDbm } = useBenchPlace()
 
   const now = useNow({ interval: 60_000 })
   const checks = computed(() => {
@@ -87,8 +55,4 @@ export function useBenchChain() {
     limitDbm,
     checks,
   }
-}
-
-function powerWords({ powerW, powerFrom }: Pick<ExpectedPlace, 'powerW' | 'powerFrom'>): string {
-  return `${printClaimW(powerW)} ${powerFrom === 'claim' ? 'claimed' : 'assumed'}`
 }

@@ -11,46 +11,28 @@ import {
   removeBand,
   removeChannel,
   removeLevel,
-  type Review,
 } from '#core/review'
+import { type RadioChanges, useRadioChanges } from './useRadioChanges'
 
 const LEVEL_NAMES = ['High', 'Low', 'Middle']
 
 /** Changes to a radio’s card: its bands, levels, channels and claims. */
 export function useCardEdits(radio: () => RadioSet) {
-  const store = useReviewStore()
-  const ui = useUiStore()
-
-  function change(label: string, recipe: (draft: RadioSet) => void): boolean {
-    return store.change(label, draft => {
-      const found = draft.sets.find(({ id }) => id === radio().id)
-      if (found) recipe(found)
-    })
-  }
-
-  function changeBand(label: string, bandId: string, recipe: (draft: Band) => void): boolean {
-    return change(label, draft => {
-      const band = draft.bands.find(({ id }) => id === bandId)
-      if (band) recipe(band)
-    })
-  }
-
-  /** Takes something off the card with whatever was read there, and says how many readings went with it. */
-  function drop(what: string, recipe: (draft: Review) => void): void {
-    const before = store.review?.readings.length ?? 0
-    if (!store.change(`${what} removed`, recipe)) return
-    const gone = before - (store.review?.readings.length ?? 0)
-    if (gone > 0)
-      ui.say(`${what} and the ${gone} readings taken there are gone.`, { label: 'Undo', run: store.undo })
-  }
-
+  const changes = useRadioChanges(radio)
   return {
-    changeBand,
+    changeBand: changes.changeBand,
+    ...bandEdits(radio, changes),
+    ...channelEdits(radio, changes),
+    ...levelEdits(radio, changes),
+  }
+}
 
-    nameLevel(levelId: string, name: string): void {
-      change('a level’s name', draft => {
-        const level = draft.levels.find(({ id }) => id === levelId)
-        if (level) level.name = name
+function bandEdits(radio: () => RadioSet, { change, changeBand, drop }: RadioChanges) {
+  return {
+    addBand(name: string): void {
+      change(`the band ${name}`, draft => {
+        const levelIds = draft.levels.map(({ id }) => id)
+        draft.bands.push(newBand({ id: crypto.randomUUID(), name, levelIds }))
       })
     },
 
@@ -66,6 +48,21 @@ export function useCardEdits(radio: () => RadioSet) {
       })
     },
 
+    dropBand({ id: bandId, name }: Band): void {
+      drop(`The band ${name}`, draft => removeBand(draft, { setId: radio().id, bandId }))
+    },
+  }
+}
+
+function channelEdits(radio: () => RadioSet, { changeBand, drop }: RadioChanges) {
+  return {
+    addChannel(bandId: string, of: { name: string; frequencyHz: number }): void {
+      changeBand('a channel', bandId, draft => {
+        const harmonics = draft.channels.length === 0
+        draft.channels.push(newChannel({ id: crypto.randomUUID(), harmonics, ...of }))
+      })
+    },
+
     measureHarmonics(bandId: string, channelId: string, wanted: boolean): void {
       changeBand('harmonics on a channel', bandId, draft => {
         const channel = draft.channels.find(({ id }) => id === channelId)
@@ -73,13 +70,15 @@ export function useCardEdits(radio: () => RadioSet) {
       })
     },
 
-    addBand(name: string): void {
-      change(`the band ${name}`, draft => {
-        const levelIds = draft.levels.map(({ id }) => id)
-        draft.bands.push(newBand({ id: crypto.randomUUID(), name, levelIds }))
-      })
+    dropChannel({ id: bandId }: Band, { id: channelId, frequencyHz }: Channel): void {
+      const place = { setId: radio().id, bandId, channelId }
+      drop(`The channel ${printMhzFigure(frequencyHz)}`, draft => removeChannel(draft, place))
     },
+  }
+}
 
+function levelEdits(radio: () => RadioSet, { change, drop }: RadioChanges) {
+  return {
     addLevel(): void {
       const { levels } = radio()
       const taken = new Set(levels.map(({ name }) => name.toLowerCase()))
@@ -91,24 +90,15 @@ export function useCardEdits(radio: () => RadioSet) {
       })
     },
 
-    addChannel(bandId: string, of: { name: string; frequencyHz: number }): void {
-      changeBand('a channel', bandId, draft => {
-        const harmonics = draft.channels.length === 0
-        draft.channels.push(newChannel({ id: crypto.randomUUID(), harmonics, ...of }))
+    nameLevel(levelId: string, name: string): void {
+      change('a level’s name', draft => {
+        const level = draft.levels.find(({ id }) => id === levelId)
+        if (level) level.name = name
       })
     },
 
     dropLevel({ id: levelId, name }: PowerLevel): void {
       drop(`The level ${name}`, draft => removeLevel(draft, { setId: radio().id, levelId }))
-    },
-
-    dropBand({ id: bandId, name }: Band): void {
-      drop(`The band ${name}`, draft => removeBand(draft, { setId: radio().id, bandId }))
-    },
-
-    dropChannel({ id: bandId }: Band, { id: channelId, frequencyHz }: Channel): void {
-      const place = { setId: radio().id, bandId, channelId }
-      drop(`The channel ${printMhzFigure(frequencyHz)}`, draft => removeChannel(draft, place))
     },
   }
 }

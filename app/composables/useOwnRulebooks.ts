@@ -1,4 +1,5 @@
 import { CoreError } from '#core/errors'
+import type { Review } from '#core/review'
 import {
   copyRulebook,
   MAX_RULEBOOK_LENGTH,
@@ -48,14 +49,8 @@ export function useOwnRulebooks() {
   }
 
   function remove(book: Rulebook): void {
-    const review = store.review
-    if (!review) return
-    const judged = [
-      ...review.settings.rulebookIds,
-      review.settings.yardstickId,
-      ...review.sets.flatMap(set => set.bands.flatMap(band => band.rulebookIds ?? [])),
-    ].includes(book.id)
-    if (judged) {
+    if (!store.review) return
+    if (isJudgedBy(store.review, book)) {
       ui.say(`Something is judged by “${book.title}”. Choose another rulebook there first; it stays.`)
       return
     }
@@ -64,24 +59,10 @@ export function useOwnRulebooks() {
     })
   }
 
-  function takeAway(book: Rulebook): void {
-    downloadFile(
-      `${fileNameFrom(book.title)}.rulebook.json`,
-      new Blob([writeRulebookFile(book)], { type: 'application/json' }),
-    )
-  }
-
   async function bringIn(file: File | undefined): Promise<void> {
     if (!file) return
     try {
-      if (file.size > 2 * MAX_RULEBOOK_LENGTH)
-        throw new CoreError('too-large', `“${file.name}” is larger than any rulebook. Nothing was changed.`, {
-          fileName: file.name,
-          got: file.size,
-          max: MAX_RULEBOOK_LENGTH,
-          unit: 'bytes',
-        })
-      const book = readRulebookFile(await file.text(), file.name)
+      const book = await rulebookIn(file)
       const taken = all.value.some(({ id }) => id === book.id)
       const kept = taken ? { ...book, id: `own-${crypto.randomUUID().slice(0, 8)}` } : book
       store.change(`the rulebook ${book.title} brought in`, draft => void draft.ownRulebooks.push(kept))
@@ -92,4 +73,28 @@ export function useOwnRulebooks() {
   }
 
   return { own, all, copy, change, remove, takeAway, bringIn }
+}
+
+function takeAway(book: Rulebook): void {
+  downloadFile(
+    `${fileNameFrom(book.title)}.rulebook.json`,
+    new Blob([writeRulebookFile(book)], { type: 'application/json' }),
+  )
+}
+
+/** True where something of the review is judged by a rulebook. */
+function isJudgedBy({ settings, sets }: Review, { id }: Rulebook): boolean {
+  const ofBands = sets.flatMap(set => set.bands.flatMap(band => band.rulebookIds ?? []))
+  return [...settings.rulebookIds, settings.yardstickId, ...ofBands].includes(id)
+}
+
+async function rulebookIn(file: File): Promise<Rulebook> {
+  if (file.size > 2 * MAX_RULEBOOK_LENGTH)
+    throw new CoreError('too-large', `“${file.name}” is larger than any rulebook. Nothing was changed.`, {
+      fileName: file.name,
+      got: file.size,
+      max: MAX_RULEBOOK_LENGTH,
+      unit: 'bytes',
+    })
+  return readRulebookFile(await file.text(), file.name)
 }

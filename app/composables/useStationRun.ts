@@ -1,8 +1,9 @@
-import { createContext } from '#core/context'
+import type { Context } from '#core/context'
 import type { Review } from '#core/review'
 import { stationById } from '#core/station'
-import { bareUnitOf, chainIdOf, type Kept, type Step, takeReading } from '#core/step'
+import { bareUnitOf, chainIdOf, type Kept, type Step } from '#core/step'
 import { firstOpen } from './useCurrentChecks'
+import { useDraftedReading } from './useDraftedReading'
 
 /** One station of one radio: its steps, the step in hand, what it came to, and keeping readings. */
 export function useStationRun(stationId: string) {
@@ -20,17 +21,7 @@ export function useStationRun(stationId: string) {
     chooseStep((firstOpen(steps.value, context) ?? steps.value[0]!).id)
   })
 
-  /** What is being typed: shown with its verdict before it is kept. */
-  const draft = shallowRef<Kept | null>(null)
-  watch(step, () => {
-    draft.value = null
-  })
-
-  const shownContext = computed(() => {
-    const drafted = draft.value && step.value && readingOf(step.value, draft.value, 'draft')
-    if (!drafted || !store.review) return store.context
-    return createContext({ ...store.review, readings: [...store.review.readings, drafted] }, store.shared)
-  })
+  const { draft, showDraft, shownContext, readingOf } = useDraftedReading(step)
   const result = computed(() =>
     step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null,
   )
@@ -44,12 +35,6 @@ export function useStationRun(stationId: string) {
     return chain && store.context?.instrument(chain.instrumentId)
   })
 
-  function readingOf(place: Step, kept: Kept, id: string) {
-    return store.context
-      ? takeReading(place, kept, { id, at: new Date().toISOString() }, store.context)
-      : null
-  }
-
   /** Keeps readings of the step in hand as one undoable change. */
   function keep(kept: readonly Kept[], label: string, alongside?: (draft: Review) => void): boolean {
     const place = step.value
@@ -62,45 +47,29 @@ export function useStationRun(stationId: string) {
     })
   }
 
-  /** What a field would say, shown before it is kept. */
-  function showDraft(value: Kept | null): void {
-    draft.value = value
-  }
-
   function toStep(offset: number): void {
     const next = steps.value[stepIndex.value + offset]
     if (next) chooseStep(next.id)
   }
 
   function toNextOpen(): boolean {
-    const context = store.context
-    if (!context) return false
-    const next = firstOpen(steps.value.slice(stepIndex.value + 1), context) ?? firstOpen(steps.value, context)
+    const next = store.context && openAfter(steps.value, stepIndex.value, store.context)
     if (!next || next.id === step.value?.id) return false
     chooseStep(next.id)
     return true
   }
 
   return {
-    stationId,
-    station,
-    set,
-    steps,
-    step,
-    stepIndex,
-    draft,
-    showDraft,
-    result,
-    checks,
-    unsafe,
-    bareUnit,
-    instrument,
-    shownContext,
-    keep,
-    toStep,
-    toNextOpen,
-    chooseStep,
+    ...{ stationId, station, set, steps, step, stepIndex },
+    ...{ draft, showDraft, shownContext, result },
+    ...{ checks, unsafe, bareUnit, instrument },
+    ...{ keep, toStep, toNextOpen, chooseStep },
   }
+}
+
+/** The first open step after a place, else the first of all. */
+function openAfter(steps: readonly Step[], index: number, context: Context): Step | undefined {
+  return firstOpen(steps.slice(index + 1), context) ?? firstOpen(steps, context)
 }
 
 export type StationRun = ReturnType<typeof useStationRun>

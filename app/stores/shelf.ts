@@ -15,6 +15,8 @@ import {
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
+const isDemoPut = () => localStorage.getItem(DEMO_PUT_KEY) !== null
+
 /** All reviews of this browser: listing, starting, bringing in, removing. */
 export const useShelfStore = defineStore('shelf', () => {
   const heads = shallowRef<ReviewHead[]>([])
@@ -33,6 +35,12 @@ export const useShelfStore = defineStore('shelf', () => {
     return review.id
   }
 
+  /** Begins to fetch what the demo is made of, where the demo will be put on the shelf. */
+  function fetchDemo(): void {
+    // One that does not come is told of by what needs it.
+    if (!isDemoPut()) void import('#core/demo').catch(() => {})
+  }
+
   /** Puts the demo review on the shelf; one that is there already is replaced. */
   async function putDemo(): Promise<string> {
     const { demoReview } = await import('#core/demo')
@@ -44,7 +52,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** On the first visit of a demo start the demo review stands on the shelf; once removed it stays away. */
   async function putDemoOnce(): Promise<void> {
-    if (localStorage.getItem(DEMO_PUT_KEY) === null) await putDemo()
+    if (!isDemoPut()) await putDemo()
   }
 
   async function put(bundle: ReviewBundle): Promise<void> {
@@ -58,59 +66,47 @@ export const useShelfStore = defineStore('shelf', () => {
     await refresh()
   }
 
-  /** Reads a review file; nothing is stored yet. */
-  async function readFile(file: File): Promise<ReviewBundle> {
-    const { MAX_REVIEW_BYTES, readReviewFile } = await import('#core/review')
-    if (file.size > MAX_REVIEW_BYTES)
-      throw new Error(
-        `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,
-      )
-    return readReviewFile(await file.text(), file.name)
-  }
-
   function isOnShelf(id: string): boolean {
     return heads.value.some(head => head.id === id)
   }
 
-  /** The same review under an identity of its own, to stand beside one that is there. */
-  function asCopy(bundle: ReviewBundle): ReviewBundle {
-    return {
-      ...bundle,
-      review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` },
-    }
-  }
-
-  async function bundleOf(id: string): Promise<ReviewBundle | null> {
-    const review = await loadReview(id)
-    if (!review) return null
-    const [traces, curves, pictures] = await Promise.all([
-      found(review.traces, head => loadTrace(id, head)),
-      found(review.curves, head => loadCurve(id, head)),
-      found(review.pictures, head => loadPicture(id, head)),
-    ])
-    return { review, traces, curves, pictures }
-  }
-
-  async function remove(id: string): Promise<void> {
-    await removeReview(id)
-    await refresh()
-  }
+  const remove = (id: string) => removeReview(id).then(refresh)
 
   return {
-    heads,
-    loaded,
-    refresh,
-    start,
-    putDemo,
-    putDemoOnce,
-    put,
-    readFile,
-    isOnShelf,
-    asCopy,
-    bundleOf,
-    remove,
+    ...{ heads, loaded, refresh, isOnShelf },
+    ...{ start, put, remove, readFile, asCopy, bundleOf },
+    ...{ fetchDemo, putDemo, putDemoOnce },
   }
 })
+
+/** Reads a review file; nothing is stored yet. */
+async function readFile(file: File): Promise<ReviewBundle> {
+  const { MAX_REVIEW_BYTES, readReviewFile } = await import('#core/review')
+  if (file.size > MAX_REVIEW_BYTES)
+    throw new Error(
+      `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,
+    )
+  return readReviewFile(await file.text(), file.name)
+}
+
+/** The same review under an identity of its own, to stand beside one that is there. */
+function asCopy(bundle: ReviewBundle): ReviewBundle {
+  return {
+    ...bundle,
+    review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` },
+  }
+}
+
+async function bundleOf(id: string): Promise<ReviewBundle | null> {
+  const review = await loadReview(id)
+  if (!review) return null
+  const [traces, curves, pictures] = await Promise.all([
+    found(review.traces, head => loadTrace(id, head)),
+    found(review.curves, head => loadCurve(id, head)),
+    found(review.pictures, head => loadPicture(id, head)),
+  ])
+  return { review, traces, curves, pictures }
+}
 
 /** Records that belong to a list of heads, by id; those that are not there are left out. */
 async function found<T>(

@@ -77,9 +77,7 @@ interface ToCorrect {
 
 function correct(of: ToCorrect, context: Context): FoundLevel | NotCorrected {
   const { seen, chain, instrument } = of
-  const path = context.derive(chain, `path:${seen.frequencyHz}`, () =>
-    pathAt(chain, context.instrument(chain.instrumentId)!, seen.frequencyHz),
-  )
+  const path = pathOf(chain, seen.frequencyHz, context)
   if ('why' in path) return path
   const notes: string[] = []
   const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
@@ -141,13 +139,19 @@ function agesOf({ chain, reading, way }: ToCorrect, context: Context): Calibrati
 interface Path {
   lossDb: number
   contributions: Contribution[]
-  /** What noise leaves open, by its half-width. */
+  /** What noise leaves open where it is even, by its half-width: few, and shared by many readings. */
   noise: Map<number, Contribution>
-  /**
-   * Budgets by the weight of the last digit and what a reading adds of its own: the same few come again and
-   * again.
-   */
-  budgets: Map<string, Budget>
+  /** Budgets of readings that add no more than such noise: the same few come again and again. */
+  budgets: Map<Contribution | null, Map<number | string, Budget>>
+}
+
+/** The ways through a chain as it stands, by frequency. */
+function pathOf(chain: Chain, frequencyHz: number, context: Context): Path | NotCorrected {
+  const paths = context.derive(chain, 'paths', () => ({
+    instrument: context.instrument(chain.instrumentId)!,
+    at: new Map<number, Path | NotCorrected>(),
+  }))
+  return kept(paths.at, frequencyHz, () => pathAt(chain, paths.instrument, frequencyHz))
 }
 
 /**
@@ -168,8 +172,8 @@ function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path
 }
 
 /**
- * An analyser's budget hangs on the level only by what the reading adds of its own, so equal ones are worked
- * out once.
+ * An analyser's budget hangs on the level only by what the reading adds of its own, a meter's on the level
+ * besides; equal ones are worked out once.
  */
 function totalBudget(
   path: Path,
@@ -189,14 +193,22 @@ function totalBudget(
       ],
       context.distributions,
     )
-  if (instrument.kind !== 'spectrum-analyser') return make()
-  let key = String(seen.resolutionDb)
-  for (const one of own) key += `|${one.id}${one.halfWidth},${one.degreesOfFreedom},${one.parameter}`
-  const known = path.budgets.get(key)
-  if (known) return known
-  const made = make()
-  path.budgets.set(key, made)
-  return made
+  const [first = null] = own
+  if (own.length > 1 || (first && path.noise.get(first.halfWidth) !== first)) return make()
+  const key =
+    instrument.kind === 'spectrum-analyser' ? seen.resolutionDb : `${seen.resolutionDb}@${displayed}`
+  return kept(
+    kept(path.budgets, first, () => new Map<number | string, Budget>()),
+    key,
+    make,
+  )
+}
+
+/** What a map holds for a key, made where there is nothing yet. */
+function kept<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
+  let known = map.get(key)
+  if (known === undefined) map.set(key, (known = make()))
+  return known
 }
 
 function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {
@@ -278,13 +290,9 @@ function noiseContribution(
       parameter: aboveFloorDb,
     })
   const halfWidthDb = Math.ceil(100 * remainderDb) / 100
-  let even = known.get(halfWidthDb)
-  if (!even)
-    known.set(
-      halfWidthDb,
-      (even = contribution({ ...NOISE, distribution: 'rectangular', halfWidth: halfWidthDb })),
-    )
-  return even
+  return kept(known, halfWidthDb, () =>
+    contribution({ ...NOISE, distribution: 'rectangular', halfWidth: halfWidthDb }),
+  )
 }
 
 const NOISE = { id: 'floor', group: 'floor', label: 'Noise floor' } as const

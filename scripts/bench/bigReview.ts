@@ -19,10 +19,31 @@ const AT = '2026-11-24T10:00:00.000Z'
 
 /**
  * A review of many sets: two bands, three channels, one level; harmonics on every channel; every reading of
- * its own value. As on a real
- * bench the sets are spread over three analyser chains, each with pads of its own.
+ * its own value. As on a real bench the sets are spread over three analyser chains, each with pads of its own.
  */
 export function bigReview(input: { sets: number; readingsPerSet: number; rulebookIds: string[] }): Review {
+  const empty = emptyReview(input.sets, input.rulebookIds)
+  const context = createContext(empty)
+  const readings: Reading[] = []
+  let state = 12345
+  const random = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648
+  for (const set of empty.sets) {
+    const steps = ['carrier-power', 'harmonics'].flatMap(id => stationById(id).plan(set, context))
+    const places = steps
+      .flatMap(step => step.slots.filter(({ field }) => field.as === 'level').map(slot => ({ step, slot })))
+      .slice(0, input.readingsPerSet)
+    for (const { step, slot } of places) {
+      const seen = seenLevel(readOff(slot, random), { frequencyHz: slot.frequencyHz })
+      const stamp = { id: `${set.id}.${step.id}.${slot.id}`, at: AT }
+      const reading = takeReading(step, { slotId: slot.id, text: '', seen }, stamp, context)
+      if (reading) readings.push(reading)
+    }
+  }
+  return { ...empty, readings }
+}
+
+/** The sets and the bench, before anything is read. */
+function emptyReview(sets: number, rulebookIds: string[]): Review {
   const band = (id: string, name: string, mhz: number[]): Band => ({
     ...newBand({ id, name, levelIds: ['high'] }),
     claims: { high: { kind: 'watts', powerW: 5 } },
@@ -48,9 +69,11 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
     loss: { kind: 'figure' as const, lossDb },
     toHz: null,
   })
-  const empty: Review = {
-    ...newReview({ id: 'big', title: 'Many sets', at: AT }),
-    sets: Array.from({ length: input.sets }, (_unused, i) => radio(i)),
+  const empty = newReview({ id: 'big', title: 'Many sets', at: AT })
+  return {
+    ...empty,
+    settings: { ...empty.settings, rulebookIds },
+    sets: Array.from({ length: sets }, (_unused, i) => radio(i)),
     instruments: [meter, analyser],
     chains: [
       { ...newChain('power', 'power', 'meter'), parts: [newPart('j1', 'jumper'), pad('p0', 3)] },
@@ -65,24 +88,6 @@ export function bigReview(input: { sets: number; readingsPerSet: number; ruleboo
       })),
     ],
   }
-  empty.settings = { ...empty.settings, rulebookIds: input.rulebookIds }
-  const context = createContext(empty)
-  const readings: Reading[] = []
-  let state = 12345
-  const random = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648
-  for (const set of empty.sets) {
-    const steps = ['carrier-power', 'harmonics'].flatMap(id => stationById(id).plan(set, context))
-    const places = steps
-      .flatMap(step => step.slots.filter(({ field }) => field.as === 'level').map(slot => ({ step, slot })))
-      .slice(0, input.readingsPerSet)
-    for (const { step, slot } of places) {
-      const seen = seenLevel(readOff(slot, random), { frequencyHz: slot.frequencyHz })
-      const stamp = { id: `${set.id}.${step.id}.${slot.id}`, at: AT }
-      const reading = takeReading(step, { slotId: slot.id, text: '', seen }, stamp, context)
-      if (reading) readings.push(reading)
-    }
-  }
-  return { ...empty, readings }
 }
 
 /** What the instrument would show at a slot. */

@@ -8,6 +8,7 @@ Object.assign(globalThis, {
   defineAsyncComponent: vue.defineAsyncComponent,
   ref: vue.ref,
   shallowRef: vue.shallowRef,
+  shallowReadonly: vue.shallowReadonly,
   watch: vue.watch,
   watchEffect: vue.watchEffect,
   nextTick: vue.nextTick,

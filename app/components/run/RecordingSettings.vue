@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { printSigned } from '#core/quantity'
 import { partRange } from '#core/signal'
-import type { RecordingSetup } from '~/composables/useRecordings'
+import type { RecordingSetup } from '~/composables/recordingSetup'
 import type { RecordingLook } from '~/workers/recording.worker'
 
 /** How a recording is read, short; the fields open where it is to be read otherwise. */

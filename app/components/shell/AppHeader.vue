@@ -2,7 +2,7 @@
 import { mdiRedo, mdiUndo, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { format } from 'date-fns'
 import type { HeaderLamp } from '~/composables/useLamps'
-import type { SaveState } from '~/stores/review'
+import type { SaveState } from '~/composables/useReviewSaving'
 
 const {
   crumbs = [],
