@@ -46,6 +46,13 @@ export default tseslint.config(
       'no-nested-ternary': 'error',
       'max-params': ['error', 4],
       complexity: ['warn', 15],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: ':function > Identifier.params[name="of"]',
+          message: 'Say what it is: a parameter called “of” names nothing.',
+        },
+      ],
       'max-len': [
         'error',
         { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true },

@@ -21,7 +21,14 @@ export function baseOption(
 
 export function axis(
   palette: ChartPalette,
-  of: {
+  {
+    name,
+    min,
+    max,
+    interval,
+    format,
+    lines = false,
+  }: {
     name?: string
     min?: number
     max?: number
@@ -31,7 +38,6 @@ export function axis(
     side?: 'x' | 'y'
   },
 ) {
-  const { name, min, max, interval, format, lines = false } = of
   return {
     type: 'value' as const,
     min,

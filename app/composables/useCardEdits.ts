@@ -56,10 +56,10 @@ function bandEdits(radio: () => RadioSet, { change, changeBand, drop }: RadioCha
 
 function channelEdits(radio: () => RadioSet, { changeBand, drop }: RadioChanges) {
   return {
-    addChannel(bandId: string, of: { name: string; frequencyHz: number }): void {
+    addChannel(bandId: string, channel: { name: string; frequencyHz: number }): void {
       changeBand('a channel', bandId, draft => {
         const harmonics = draft.channels.length === 0
-        draft.channels.push(newChannel({ id: crypto.randomUUID(), harmonics, ...of }))
+        draft.channels.push(newChannel({ id: crypto.randomUUID(), harmonics, ...channel }))
       })
     },
 

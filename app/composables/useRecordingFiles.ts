@@ -10,20 +10,20 @@ const baseName = ({ name }: RecordingLook) => name.replace(/\.[^.]+$/, '')
 /** What was found in a recording, taken away as files. */
 export function useRecordingFiles(
   recordings: Recordings,
-  of: {
+  shown: {
     look: () => RecordingLook | null
     carrierComment: () => string
     spectrum: ReturnType<typeof useRecordingSpectrum>
   },
 ) {
   const config = useRuntimeConfig().public
-  const { curve, carrierHz, referenceDb } = of.spectrum
+  const { curve, carrierHz, referenceDb } = shown.spectrum
 
   /** SigMF annotations, beside the metadata the recording came with. */
   function takeAnnotations(): void {
     const found = recordings.analysis.value
     const taken = recordings.taken.value
-    const look = of.look()
+    const look = shown.look()
     if (!found || !look || !taken) return
     const { first, count } = samplesOfPart(
       { sampleCount: look.sampleCount, sampleRateHz: taken.sampleRateHz },
@@ -31,7 +31,7 @@ export function useRecordingFiles(
     )
     const marks = foundInRecording(found, {
       referenceDb: referenceDb.value,
-      carrierComment: of.carrierComment(),
+      carrierComment: shown.carrierComment(),
     })
     const meta = withAnnotations(look.meta, marks, {
       firstSample: look.firstSample + first,
@@ -45,7 +45,7 @@ export function useRecordingFiles(
 
   /** The spectrum as it is drawn, with its density. */
   function takeCsv(): void {
-    const look = of.look()
+    const look = shown.look()
     const found = recordings.analysis.value
     const points = curve.value
     if (!points || !look || !found) return

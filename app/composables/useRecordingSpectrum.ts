@@ -12,7 +12,7 @@ const POINTS = 700
 /** The spectrum around a recording’s carrier, drawn over the station’s width or a closer one. */
 export function useRecordingSpectrum(
   recordings: Recordings,
-  of: { step: () => Step; halfWidthHz: () => number },
+  place: { step: () => Step; halfWidthHz: () => number },
 ) {
   const palette = useChartPalette()
   const { analysis } = recordings
@@ -26,7 +26,7 @@ export function useRecordingSpectrum(
     closer.value = null
   })
   async function toggleCloser(): Promise<void> {
-    closer.value = closer.value ? null : await recordings.lookCloser((2 * of.halfWidthHz()) / CLOSER)
+    closer.value = closer.value ? null : await recordings.lookCloser((2 * place.halfWidthHz()) / CLOSER)
   }
 
   /** dBc over Hz from the carrier: the mean, and the highest of each stretch. */
@@ -35,7 +35,7 @@ export function useRecordingSpectrum(
     if (closer.value) return fromReference(closer.value, referenceDb.value)
     const thin = spectrumCurve(analysis.value.spectrum, {
       carrierHz: carrierHz.value,
-      withinHz: of.halfWidthHz(),
+      withinHz: place.halfWidthHz(),
       points: POINTS,
       referenceDb: referenceDb.value,
     })
@@ -46,11 +46,11 @@ export function useRecordingSpectrum(
       palette: palette.value,
       curve: curve.value,
       bands: analysis.value
-        ? (stationView(of.step().stationId).bands?.(of.step(), analysis.value) ?? [])
+        ? (stationView(place.step().stationId).bands?.(place.step(), analysis.value) ?? [])
         : [],
       lines: [],
       levelName: 'dBc',
-      halfWidthHz: closer.value ? of.halfWidthHz() / CLOSER : of.halfWidthHz(),
+      halfWidthHz: closer.value ? place.halfWidthHz() / CLOSER : place.halfWidthHz(),
     }),
   )
   return { curve, option, closer, toggleCloser, carrierHz, referenceDb }

@@ -78,14 +78,19 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
 export type Recordings = ReturnType<typeof useRecordings>
 
 /** Analyses one recording, as a station needs it. */
-async function analysed(of: {
+async function analysed({
+  files,
+  look,
+  chosen,
+  needs,
+  onProgress,
+}: {
   files: File[]
   look: RecordingLook
   chosen: RecordingSetup
   needs: RecordingNeeds
   onProgress: (share: number) => void
 }): Promise<RecordingAnalysis> {
-  const { files, look, chosen, needs, onProgress } = of
   const { sampleRateHz } = chosen
   const sampleCount = samplesOfPart({ sampleCount: look.sampleCount, sampleRateHz }, chosen).count
   const choice = choiceOf(chosen)

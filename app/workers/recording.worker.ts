@@ -183,25 +183,25 @@ const api = {
   zoom: (
     files: readonly File[],
     choice: RecordingChoice,
-    of: { middleHz: number; widthHz: number },
+    around: { middleHz: number; widthHz: number },
     onProgress: (share: number) => void,
   ): Promise<RecordingAnswer<SpectrumCurve>> =>
     answer(async () => {
       const source = await samples(files, choice)
-      const size = sizeFor(1.5 * of.widthHz, {
-        resolutionHz: of.widthHz / 400,
+      const size = sizeFor(1.5 * around.widthHz, {
+        resolutionHz: around.widthHz / 400,
         enbwBins: 2,
-        sampleCount: Math.floor((source.sampleCount * 1.5 * of.widthHz) / source.sampleRateHz),
+        sampleCount: Math.floor((source.sampleCount * 1.5 * around.widthHz) / source.sampleRateHz),
       })
       const spectrum = await zoomSpectrum(
         source,
-        { ...of, size, window: 'blackman-harris' },
+        { ...around, size, window: 'blackman-harris' },
         await engineOf(),
         { onProgress },
       )
       return spectrumCurve(spectrum, {
-        carrierHz: of.middleHz,
-        withinHz: of.widthHz / 2,
+        carrierHz: around.middleHz,
+        withinHz: around.widthHz / 2,
         points: 900,
         referenceDb: 0,
       })
@@ -218,11 +218,11 @@ const api = {
 
   /** What a simulated receiver records of a simulated radio: single-precision I/Q. */
   simulate: async (
-    of:
+    wanted:
       | { kind: 'fm'; fm: SimulatedFm }
       | { kind: 'lines'; sampleRateHz: number; seconds: number; lines: SimulatedLine[]; noiseDb: number },
   ): Promise<ArrayBuffer> => {
-    const made = of.kind === 'fm' ? simulatedFm(of.fm) : simulatedLines(of)
+    const made = wanted.kind === 'fm' ? simulatedFm(wanted.fm) : simulatedLines(wanted)
     const buffer = made.buffer as ArrayBuffer
     return transfer(buffer, [buffer])
   },

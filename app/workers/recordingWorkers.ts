@@ -49,8 +49,8 @@ export function dismiss(): void {
   crew = null
 }
 
-async function asked<T>(of: Crew, answer: Promise<RecordingAnswer<T>>): Promise<T> {
-  const found = await Promise.race([answer, of.broken])
+async function asked<T>(crew: Crew, answer: Promise<RecordingAnswer<T>>): Promise<T> {
+  const found = await Promise.race([answer, crew.broken])
   if (!found.ok) throw new Error(found.message)
   return found.value
 }
@@ -68,11 +68,11 @@ export function strongestIn(files: readonly File[], choice: RecordingChoice): Pr
 export function zoomInto(
   files: readonly File[],
   choice: RecordingChoice,
-  of: { middleHz: number; widthHz: number },
+  around: { middleHz: number; widthHz: number },
   onProgress: (share: number) => void,
 ): Promise<SpectrumCurve> {
   const now = theCrew()
-  return asked(now, now.remotes[0]!.zoom(files, choice, of, proxy(onProgress)))
+  return asked(now, now.remotes[0]!.zoom(files, choice, around, proxy(onProgress)))
 }
 
 export function hashOf(file: File): Promise<string> {
@@ -80,8 +80,8 @@ export function hashOf(file: File): Promise<string> {
   return asked(now, now.remotes[1]!.hash(file))
 }
 
-export function simulatedRecording(of: Parameters<RecordingWorker['simulate']>[0]): Promise<ArrayBuffer> {
-  return theCrew().remotes[0]!.simulate(of)
+export function simulatedRecording(wanted: Parameters<RecordingWorker['simulate']>[0]): Promise<ArrayBuffer> {
+  return theCrew().remotes[0]!.simulate(wanted)
 }
 
 export interface AnalyseInput {

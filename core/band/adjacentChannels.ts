@@ -12,7 +12,7 @@ export type AdjacentChannel = (typeof ADJACENT_CHANNELS)[number]
 /** Middle of an adjacent channel, Hz. */
 export function adjacentHz(
   { side, step }: Pick<AdjacentChannel, 'side' | 'step'>,
-  of: { carrierHz: number; spacingHz: number },
+  channel: { carrierHz: number; spacingHz: number },
 ): number {
-  return of.carrierHz + side * step * of.spacingHz
+  return channel.carrierHz + side * step * channel.spacingHz
 }

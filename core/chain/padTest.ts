@@ -63,9 +63,8 @@ function rangeOf({ padHalfWidthDb, resolutionDb }: PadTest): number {
 
 function outcomeOf(
   test: PadTest,
-  of: { excessDb: number; rangeDb: number; floorDbm: number },
+  { excessDb, rangeDb, floorDbm }: { excessDb: number; rangeDb: number; floorDbm: number },
 ): Pick<PadTestResult, 'outcome' | 'words'> {
-  const { excessDb, rangeDb, floorDbm } = of
   const insideDb = (test.harmonic - 1) * test.padDb
   if (test.withDbm < floorDbm + 3)
     return {

@@ -110,20 +110,20 @@ function below(errors: ErrorDistribution, x: number): number {
   return errors.probabilityBelow(x)
 }
 
-function stateFor(rule: DecisionRule, of: { margin: number; probabilityComplies: number }): VerdictState {
+function stateFor(rule: DecisionRule, found: { margin: number; probabilityComplies: number }): VerdictState {
   switch (rule) {
     case 'sure-either-way':
-      if (of.probabilityComplies >= SURE) return 'inside'
-      if (of.probabilityComplies <= 1 - SURE) return 'outside'
+      if (found.probabilityComplies >= SURE) return 'inside'
+      if (found.probabilityComplies <= 1 - SURE) return 'outside'
       return 'too-close'
 
     case 'guarded':
     case 'four-states':
-      if (of.probabilityComplies >= GUARDED) return 'inside'
-      if (of.probabilityComplies <= 1 - GUARDED) return 'outside'
+      if (found.probabilityComplies >= GUARDED) return 'inside'
+      if (found.probabilityComplies <= 1 - GUARDED) return 'outside'
       return 'too-close'
 
     case 'shared-risk':
-      return of.margin >= 0 ? 'inside' : 'outside'
+      return found.margin >= 0 ? 'inside' : 'outside'
   }
 }

@@ -69,9 +69,9 @@ export class DemoTaker {
   }
 
   /** Reads a level in a slot, in watts from a meter, in dBm from an analyser. */
-  level(step: Step, slot: string, of: { levelDbm: number; spreadDb: number }): void {
+  level(step: Step, slot: string, truth: { levelDbm: number; spreadDb: number }): void {
     const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
-    const seen = this.shown(step, { frequencyHz, levelDbm: of.levelDbm }, of.spreadDb)
+    const seen = this.shown(step, { frequencyHz, levelDbm: truth.levelDbm }, truth.spreadDb)
     if (seen === null) return
     const inWatts = this.benchOf(step).instrument.kind === 'power-meter'
     this.keepLevel(step, {
@@ -134,14 +134,14 @@ export class DemoTaker {
     return id
   }
 
-  keyDown(step: Step, of: { seconds: number; powerW: number }): void {
+  keyDown(step: Step, hold: { seconds: number; powerW: number }): void {
     this.keyDowns.push({
       id: `demo-down-${this.keyDowns.length + 1}`,
       setId: step.set.id,
       stepId: step.id,
       chainId: chainIdOf(step),
       at: this.now(),
-      ...of,
+      ...hold,
     })
   }
 

@@ -31,19 +31,19 @@ export function comparisons(context: Context): Comparison[] {
   })
 }
 
-function compare(of: Pick<Comparison, 'figure' | 'set' | 'step' | 'slot'>): Comparison {
-  const { figure, slot } = of
+function compare(compared: Pick<Comparison, 'figure' | 'set' | 'step' | 'slot'>): Comparison {
+  const { figure, slot } = compared
   const oursDbm = socketDbm(slot)
   const { found } = slot
-  if (oursDbm === null || !found) return { ...of, score: null, words: 'Not measured here yet.' }
-  if (found.isUpperBound) return { ...of, score: null, words: 'Ours is only an upper bound.' }
+  if (oursDbm === null || !found) return { ...compared, score: null, words: 'Not measured here yet.' }
+  if (found.isUpperBound) return { ...compared, score: null, words: 'Ours is only an upper bound.' }
   const score = enScore(
     { value: oursDbm, expanded: found.budget.range },
     { value: figure.levelDbm, expanded: figure.expandedDb },
   )
   const apart = printDb(Math.abs(oursDbm - figure.levelDbm))
   return {
-    ...of,
+    ...compared,
     score,
     words: `${printDbm(oursDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? AGREE : DISAGREE}.`,
   }

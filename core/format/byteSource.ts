@@ -14,12 +14,12 @@ export function bytesInMemory(name: string, bytes: Uint8Array): ByteSource {
 /** Part of a source as a source of its own: a file inside an archive. */
 export function partOfSource(
   source: ByteSource,
-  of: { name: string; from: number; byteLength: number },
+  part: { name: string; from: number; byteLength: number },
 ): ByteSource {
-  const end = Math.min(source.byteLength, of.from + of.byteLength)
+  const end = Math.min(source.byteLength, part.from + part.byteLength)
   return {
-    name: of.name,
-    byteLength: Math.max(0, end - of.from),
-    read: (from, to) => source.read(of.from + from, Math.min(end, of.from + to)),
+    name: part.name,
+    byteLength: Math.max(0, end - part.from),
+    read: (from, to) => source.read(part.from + from, Math.min(end, part.from + to)),
   }
 }

@@ -29,16 +29,16 @@ export interface StationAnswer {
 /** An answer that rests on nothing read. */
 export function noAnswer(
   gap: AnswerGap,
-  of: { why: string; words: string; detail?: string; results?: StepResult[] },
+  reason: { why: string; words: string; detail?: string; results?: StepResult[] },
 ): StationAnswer {
   return {
-    verdict: verdictWithout('not-covered', of.why),
-    words: of.words,
-    detail: of.detail ?? '',
+    verdict: verdictWithout('not-covered', reason.why),
+    words: reason.words,
+    detail: reason.detail ?? '',
     gap,
     governs: null,
     each: [],
-    results: of.results ?? [],
+    results: reason.results ?? [],
   }
 }
 

@@ -12,8 +12,8 @@ export interface SummingUp {
 }
 
 /** Sums up steps of one set: the worst of the slots that were read, and what is still missing. */
-export function answerSteps(results: StepResult[], of: SummingUp): StationAnswer {
-  if (results.length === 0) return noAnswer('not-on-set', { why: of.without, words: 'Not on this set' })
+export function answerSteps(results: StepResult[], summing: SummingUp): StationAnswer {
+  if (results.length === 0) return noAnswer('not-on-set', { why: summing.without, words: 'Not on this set' })
   const members = results.flatMap(result =>
     result.slots
       .filter(isRead)
@@ -23,7 +23,7 @@ export function answerSteps(results: StepResult[], of: SummingUp): StationAnswer
   const judged = members.filter(
     ({ verdict }) => verdict.state !== 'observation' && verdict.state !== 'no-figure',
   )
-  const leading = members.filter(({ id }) => id === of.lead)
+  const leading = members.filter(({ id }) => id === summing.lead)
   const worst = worstVerdict([judged, leading, members].find(({ length }) => length > 0)!)!
   const { result, slot } = worst.governs
   const open = results.filter(({ progress }) => progress.read < progress.possible).length

@@ -11,12 +11,12 @@ export interface SlotEvaluation {
 }
 
 /** Works out every slot of a step once, as long as nothing that was asked for it changes, and sums it up. */
-export function evaluateSlots(step: Step, context: Context, of: SlotEvaluation): StepResult {
+export function evaluateSlots(step: Step, context: Context, evaluation: SlotEvaluation): StepResult {
   return evaluateOnce(step, context, () => {
-    const slots = step.slots.map(of.slot)
+    const slots = step.slots.map(evaluation.slot)
     return stepResultOf(step, slots, {
-      questions: of.ask?.(slots) ?? [],
-      summary: of.summary?.(slots) ?? null,
+      questions: evaluation.ask?.(slots) ?? [],
+      summary: evaluation.summary?.(slots) ?? null,
     })
   })
 }

@@ -23,17 +23,17 @@ export interface OwnContribution {
 /**
  * A figure with its budget, in its own unit: what its instrument leaves open, its last digit, and what its
  * own working out leaves open.
- * @param of.value - the figure that is judged where it is not the one read: an error instead of a frequency.
+ * @param given.value - the figure that is judged where it is not the one read: an error instead of a frequency.
  */
 export function foundFigure(
   { seen }: FigureReading,
-  of: { own: readonly OwnContribution[]; value?: number },
+  given: { own: readonly OwnContribution[]; value?: number },
   context: Context,
 ): Found {
-  const contributions = [...of.own, ...seenLines(seen)].map((line): Contribution => contribution(line))
+  const contributions = [...given.own, ...seenLines(seen)].map((line): Contribution => contribution(line))
   return {
     // Extremes that noise has pushed out stand in the middle of what noise may have done.
-    value: (of.value ?? seen.value) - seen.noiseAdds / 2,
+    value: (given.value ?? seen.value) - seen.noiseAdds / 2,
     unit: seen.unit,
     isUpperBound: seen.isUpperBound,
     budget: budget(contributions, context.distributions, differenceUnit(seen.unit)),

@@ -18,17 +18,18 @@ export interface PowerJudging {
 }
 
 /** Judges a power, or a ratio to one, by every rulebook of the band. */
-export function judgePower(step: Step, found: Found, of: PowerJudging, context: Context): Judgement[] {
-  return context.rulebooksOf(step.band).map(rulebook => judgeBy(rulebook, step, { ...of, found }, context))
+export function judgePower(step: Step, found: Found, judging: PowerJudging, context: Context): Judgement[] {
+  return context
+    .rulebooksOf(step.band)
+    .map(rulebook => judgeBy(rulebook, step, { ...judging, found }, context))
 }
 
 function judgeBy(
   rulebook: Rulebook,
   step: Step,
-  of: PowerJudging & { found: Found },
+  { found, about, carrierW, emission, fromDbm = 0, cannotWords }: PowerJudging & { found: Found },
   context: Context,
 ): Judgement {
-  const { found, about, carrierW, emission, fromDbm = 0, cannotWords } = of
   const limit = evaluateLimit(rulebook, carrierFacts(step, carrierW), emission, about)
   if (limit.kind !== 'limit') return withoutFigure(limit, cannotWords)
   const verdict = decide({

@@ -42,16 +42,16 @@ export function limitInHz(limit: ScalarLimit, carrierHz: number): number {
 /** Judges a figure by every rulebook of the band; the gravest governs. The limit says the direction. */
 export function judgeScalar(
   place: { step: Step; slot: Slot; reading: FigureReading },
-  of: ScalarJudging,
+  judging: ScalarJudging,
   context: Context,
 ): SlotResult {
   const { step, slot, reading } = place
   const facts = carrierFacts(step, powerToExpect(step.set, step.claim).powerW)
-  const found = foundFigure(reading, { own: of.own, value: of.value }, context)
+  const found = foundFigure(reading, { own: judging.own, value: judging.value }, context)
   const each = context.rulebooksOf(step.band).map((rulebook): Judgement => {
-    const limit = evaluateScalar(rulebook, of.about, facts)
+    const limit = evaluateScalar(rulebook, judging.about, facts)
     if (limit.kind !== 'scalar') return withoutFigure(limit, 'Cannot be judged yet')
-    const verdict = verdictAgainst(found, limit.limit, { step, isError: of.isError ?? false }, context)
+    const verdict = verdictAgainst(found, limit.limit, { step, isError: judging.isError ?? false }, context)
     return { limit, verdict, words: verdictWords(verdict), ratio: null }
   })
   const judged = governingOf(each)
@@ -63,9 +63,9 @@ export function judgeScalar(
     found,
     limit: judged.limit,
     verdict: judged.verdict,
-    words: judged.verdict.state === 'no-figure' ? of.wordsWithout : judged.words,
+    words: judged.verdict.state === 'no-figure' ? judging.wordsWithout : judged.words,
     each,
-    notes: [...of.notes, ...(reading.seen.method ? [reading.seen.method] : [])],
+    notes: [...judging.notes, ...(reading.seen.method ? [reading.seen.method] : [])],
   }
 }
 
@@ -79,10 +79,10 @@ interface Demanded {
 function verdictAgainst(
   found: Found,
   limit: ScalarLimit,
-  of: { step: Step; isError: boolean },
+  subject: { step: Step; isError: boolean },
   context: Context,
 ): Verdict {
-  const { direction, limit: figure, around } = demandedOf(limit, of)
+  const { direction, limit: figure, around } = demandedOf(limit, subject)
   return decide({
     value: found.value - around,
     limit: figure,

@@ -64,7 +64,7 @@ export function openSlot(step: Step, slot: Slot, context: Context): SlotResult {
       })
 }
 
-function emptySlot(slot: Slot, state: SlotState, of: { verdict: Verdict; words: string }): SlotResult {
+function emptySlot(slot: Slot, state: SlotState, outcome: { verdict: Verdict; words: string }): SlotResult {
   return {
     slot,
     state,
@@ -76,8 +76,8 @@ function emptySlot(slot: Slot, state: SlotState, of: { verdict: Verdict; words: 
     yardstick: null,
     ratio: null,
     notes: NOTHING.notes,
-    verdict: of.verdict,
-    words: of.words,
+    verdict: outcome.verdict,
+    words: outcome.words,
   }
 }
 
@@ -98,7 +98,7 @@ export function notCorrected(slot: Slot, reading: Reading, why: string): SlotRes
 export function observedFigure(
   slot: Slot,
   reading: FigureReading,
-  of: { words: string; notes?: string[]; own?: readonly OwnContribution[] },
+  shown: { words: string; notes?: string[]; own?: readonly OwnContribution[] },
   context: Context,
 ): SlotResult {
   return {
@@ -106,10 +106,10 @@ export function observedFigure(
     slot,
     state: 'read',
     reading,
-    found: foundFigure(reading, { own: of.own ?? [] }, context),
+    found: foundFigure(reading, { own: shown.own ?? [] }, context),
     verdict: verdictWithout('observation', null),
-    words: of.words,
-    notes: [...(of.notes ?? []), ...(reading.seen.method ? [reading.seen.method] : [])],
+    words: shown.words,
+    notes: [...(shown.notes ?? []), ...(reading.seen.method ? [reading.seen.method] : [])],
   }
 }
 

@@ -12,8 +12,11 @@ export interface StepSummary {
  * What a step came to, from its slots: the worst of what is asked for; optional slots count once they are
  * read.
  */
-export function stepResultOf(step: Step, slots: SlotResult[], of: StepSummary = {}): StepResult {
-  const { questions = [], summary = null } = of
+export function stepResultOf(
+  step: Step,
+  slots: SlotResult[],
+  { questions = [], summary = null }: StepSummary = {},
+): StepResult {
   const worst = worstVerdict(decisive(slots).map(member => ({ member, verdict: member.verdict })))!
   const needed = slots.filter(({ slot }) => !slot.optional)
   const anything = slots.some(isRead)

@@ -25,10 +25,15 @@ export interface Heat {
  * @param powerW - power to expect of the next key-down.
  */
 export function heatNow(
-  of: { set: RadioSet; chainId: string | null; frequencyHz: number; powerW: number; now: number },
+  {
+    set,
+    chainId,
+    frequencyHz,
+    powerW,
+    now,
+  }: { set: RadioSet; chainId: string | null; frequencyHz: number; powerW: number; now: number },
   context: Context,
 ): Heat[] {
-  const { set, chainId, frequencyHz, powerW, now } = of
   const downs = context.review.keyDowns
   const chain = context.chain(chainId)
   const radio = radioHeat(
@@ -57,9 +62,13 @@ export function heatNow(
 
 function partHeatNow(
   { part, heatW }: Pick<Stair, 'part' | 'heatW'>,
-  of: { downs: readonly KeyDown[]; now: number; powerW: number; conditions: HeatConditions },
+  {
+    downs,
+    now,
+    powerW,
+    conditions,
+  }: { downs: readonly KeyDown[]; now: number; powerW: number; conditions: HeatConditions },
 ): Heat[] {
-  const { downs, now, powerW, conditions } = of
   if (heatW === null || part.ratingW === null || heatW <= 0) return []
   const { ratingW, averagingS, mayBeKeyedS } = partHeat(part, heatW, conditions)
   const budgetJ = (ratingW ?? 0) * averagingS

@@ -71,9 +71,8 @@ export function parseFigure(text: string, options: ParseFigureOptions): FigureRe
 
 function scaleOf(
   unitText: string,
-  of: { options: ParseFigureOptions; counted: boolean },
+  { options, counted }: { options: ParseFigureOptions; counted: boolean },
 ): number | undefined {
-  const { options, counted } = of
   if (unitText === 'ppm' && options.aroundHz !== undefined) return options.aroundHz * 1e-6
   if (unitText === '') return counted ? 1 : (options.bareScale ?? 1)
   return SCALES[options.unit][unitText]

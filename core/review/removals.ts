@@ -30,32 +30,32 @@ export function removeSet(review: Review, setId: string): void {
 }
 
 /** Takes a band off a set, with whatever was read on it. */
-export function removeBand(review: Review, of: { setId: string; bandId: string }): void {
-  dropPlace(review, of.setId, { bandId: of.bandId })
+export function removeBand(review: Review, place: { setId: string; bandId: string }): void {
+  dropPlace(review, place.setId, { bandId: place.bandId })
   for (const set of review.sets)
-    if (set.id === of.setId) set.bands = set.bands.filter(({ id }) => id !== of.bandId)
+    if (set.id === place.setId) set.bands = set.bands.filter(({ id }) => id !== place.bandId)
 }
 
 /** Takes a channel off a band, with whatever was read on it. */
 export function removeChannel(
   review: Review,
-  of: { setId: string; bandId: string; channelId: string },
+  place: { setId: string; bandId: string; channelId: string },
 ): void {
-  dropPlace(review, of.setId, of)
-  const band = review.sets.find(({ id }) => id === of.setId)?.bands.find(({ id }) => id === of.bandId)
-  if (band) band.channels = band.channels.filter(({ id }) => id !== of.channelId)
+  dropPlace(review, place.setId, place)
+  const band = review.sets.find(({ id }) => id === place.setId)?.bands.find(({ id }) => id === place.bandId)
+  if (band) band.channels = band.channels.filter(({ id }) => id !== place.channelId)
 }
 
 /** Takes a power level off a set, with its claims and whatever was read at it. */
-export function removeLevel(review: Review, of: { setId: string; levelId: string }): void {
-  const set = review.sets.find(({ id }) => id === of.setId)
+export function removeLevel(review: Review, place: { setId: string; levelId: string }): void {
+  const set = review.sets.find(({ id }) => id === place.setId)
   if (!set) return
   for (const band of set.bands) {
     for (const { id } of band.channels)
-      dropPlace(review, set.id, { bandId: band.id, channelId: id, levelId: of.levelId })
-    delete band.claims[of.levelId]
+      dropPlace(review, set.id, { bandId: band.id, channelId: id, levelId: place.levelId })
+    delete band.claims[place.levelId]
   }
-  set.levels = set.levels.filter(({ id }) => id !== of.levelId)
+  set.levels = set.levels.filter(({ id }) => id !== place.levelId)
 }
 
 /**
@@ -104,7 +104,7 @@ function isOfPlace(stepId: string, { bandId, channelId, levelId }: Place): boole
   return place === wanted || place.startsWith(`${wanted}:`)
 }
 
-function dropSteps(review: Review, gone: (of: { setId: string; stepId: string }) => boolean): void {
+function dropSteps(review: Review, gone: (place: { setId: string; stepId: string }) => boolean): void {
   const drop = <K extends (typeof OF_STEPS)[number]>(field: K) => {
     const kept = (review[field] as { setId: string; stepId: string }[]).filter(one => !gone(one))
     if (kept.length < review[field].length) review[field] = kept as Review[K]

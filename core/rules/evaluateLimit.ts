@@ -36,11 +36,11 @@ export function evaluateLimit(
 ): LimitAnswer {
   assertPositive('Carrier frequency', carrier.frequencyHz)
   assertPositive('Carrier power', carrier.powerW)
-  const of: EmissionFacts = emission ?? { frequencyHz: 2 * carrier.frequencyHz, harmonic: 2 }
+  const emitted: EmissionFacts = emission ?? { frequencyHz: 2 * carrier.frequencyHz, harmonic: 2 }
   const outside = outOfService(rulebook, carrier)
   if (outside) return outside
-  const { applying, missing, hanging } = matchClauses(rulebook, about, carrier, of)
-  const place: Place = { carrier, emission: of }
+  const { applying, missing, hanging } = matchClauses(rulebook, about, carrier, emitted)
+  const place: Place = { carrier, emission: emitted }
   const worked: WorkedClause[] = []
   for (const clause of applying) {
     const limit = powerOf(clause, place)
@@ -104,16 +104,16 @@ class GoverningLimit implements LimitFound {
   readonly referenceBandwidthHz: number | null
 
   private readonly place: Place
-  private readonly of: { usable: readonly WorkedClause[]; governing: WorkedClause }
+  private readonly worked: { usable: readonly WorkedClause[]; governing: WorkedClause }
 
   constructor(
     book: Rulebook,
     place: Place,
-    of: { usable: readonly WorkedClause[]; governing: WorkedClause },
+    worked: { usable: readonly WorkedClause[]; governing: WorkedClause },
   ) {
     this.place = place
-    this.of = of
-    const { clause, limit } = of.governing
+    this.worked = worked
+    const { clause, limit } = worked.governing
     this.limitDbm = limit.limitDbm
     this.slope = limit.slope
     this.clause = clause.clause
@@ -124,7 +124,7 @@ class GoverningLimit implements LimitFound {
   }
 
   get demands() {
-    const { usable, governing } = this.of
+    const { usable, governing } = this.worked
     return usable.flatMap(one =>
       demandsOf(one.clause, this.place).map(({ words, limitDbm, governs }) => ({
         words: one === governing ? words : `${one.clause.clause}: ${words}`,
@@ -135,7 +135,7 @@ class GoverningLimit implements LimitFound {
   }
 
   get reason() {
-    const { usable, governing } = this.of
+    const { usable, governing } = this.worked
     const others = usable.filter(one => one !== governing)
     return reasonFor(governing.clause, this.place, governing.limit, others)
   }

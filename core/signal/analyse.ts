@@ -38,10 +38,10 @@ export interface GatheredStretch {
 export async function gatherStretch(
   source: SampleSource,
   settings: AnalysisSettings,
-  of: { from: number; to: number; engine: FftEngine } & ReadProgress,
+  stretch: { from: number; to: number; engine: FftEngine } & ReadProgress,
 ): Promise<GatheredStretch> {
   const { size, window, fmShiftHz, channelHalfHz, columns, rows } = settings
-  const { from, to, engine } = of
+  const { from, to, engine } = stretch
   const frames = Math.max(1, Math.floor((to - from - size) / (size / 2)) + 1)
   const picture = new TimeFrequency(Math.min(columns, frames), rows, frames)
   const welch = new Welch({ size, window, overlap: 0.5 }, engine, power => picture.add(power))
@@ -50,7 +50,7 @@ export async function gatherStretch(
       ? null
       : new DeviationMeter({ sampleRateHz: source.sampleRateHz, shiftHz: fmShiftHz, channelHalfHz }, engine)
   try {
-    await forEachSlice(source, of, slice => {
+    await forEachSlice(source, stretch, slice => {
       welch.add(slice)
       meter?.add(slice)
     })
@@ -63,16 +63,16 @@ export async function gatherStretch(
 /** Where a recording is cut for so many workers: at whole frames, so that no frame is counted twice. */
 export function stretchesOf(
   sampleCount: number,
-  of: { workers: number; size: number },
+  split: { workers: number; size: number },
 ): { from: number; to: number }[] {
-  const hop = of.size / 2
-  const cuts = Array.from({ length: of.workers + 1 }, (_unused, i) =>
-    i === of.workers ? sampleCount : Math.floor((i * sampleCount) / of.workers / hop) * hop,
+  const hop = split.size / 2
+  const cuts = Array.from({ length: split.workers + 1 }, (_unused, i) =>
+    i === split.workers ? sampleCount : Math.floor((i * sampleCount) / split.workers / hop) * hop,
   )
   return cuts
     .slice(1)
-    .map((to, i) => ({ from: cuts[i]!, to: i === of.workers - 1 ? to : Math.min(sampleCount, to + hop) }))
-    .filter(({ from, to }) => to - from >= of.size || of.workers === 1)
+    .map((to, i) => ({ from: cuts[i]!, to: i === split.workers - 1 ? to : Math.min(sampleCount, to + hop) }))
+    .filter(({ from, to }) => to - from >= split.size || split.workers === 1)
 }
 
 /** What is looked for in a finished analysis. */
@@ -196,9 +196,9 @@ export function concludeAnalysis(
 /** Frame length whose resolution bandwidth comes near to what is wanted, a power of two. */
 export function sizeFor(
   sampleRateHz: number,
-  of: { resolutionHz: number; enbwBins: number; sampleCount: number },
+  goal: { resolutionHz: number; enbwBins: number; sampleCount: number },
 ): number {
-  const wanted = 2 ** Math.round(Math.log2((of.enbwBins * sampleRateHz) / of.resolutionHz))
-  const longest = 2 ** Math.floor(Math.log2(Math.max(64, of.sampleCount)))
+  const wanted = 2 ** Math.round(Math.log2((goal.enbwBins * sampleRateHz) / goal.resolutionHz))
+  const longest = 2 ** Math.floor(Math.log2(Math.max(64, goal.sampleCount)))
   return Math.min(2 ** 20, Math.max(64, Math.min(wanted, longest)))
 }

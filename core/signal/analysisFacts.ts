@@ -28,14 +28,14 @@ function carrierFact({ carrierHz, deviation }: RecordingAnalysis, centreHz: numb
   return [`Carrier ${place}${known}.`]
 }
 
-function deviationFacts(of: DeviationFound): string[] {
-  const { toneHz, subAudible } = of
+function deviationFacts(deviation: DeviationFound): string[] {
+  const { toneHz, subAudible } = deviation
   const facts = [
-    `Deviation +${printHz(of.plusHz, 4)}, −${printHz(of.minusHz, 4)}, half peak to peak ${printHz(of.halfPeakToPeakHz, 4)}, rms ${printHz(of.rmsHz, 3)}.`,
-    of.words,
+    `Deviation +${printHz(deviation.plusHz, 4)}, −${printHz(deviation.minusHz, 4)}, half peak to peak ${printHz(deviation.halfPeakToPeakHz, 4)}, rms ${printHz(deviation.rmsHz, 3)}.`,
+    deviation.words,
   ]
   if (toneHz)
-    facts.push(`Tone ${printHz(toneHz, 5)}, distortion ${(100 * (of.distortion ?? 0)).toFixed(1)} %.`)
+    facts.push(`Tone ${printHz(toneHz, 5)}, distortion ${(100 * (deviation.distortion ?? 0)).toFixed(1)} %.`)
   if (subAudible) {
     const tone = subAudible.usualHz ?? subAudible.frequencyHz.toFixed(1)
     facts.push(`Tone squelch ${tone} Hz with ${printHz(subAudible.deviationHz, 3)} of deviation.`)

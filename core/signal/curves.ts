@@ -14,9 +14,13 @@ export interface SpectrumCurve {
  */
 export function spectrumCurve(
   spectrum: Spectrum,
-  of: { carrierHz: number; withinHz: number; points: number; referenceDb: number },
+  {
+    carrierHz,
+    withinHz,
+    points,
+    referenceDb,
+  }: { carrierHz: number; withinHz: number; points: number; referenceDb: number },
 ): SpectrumCurve {
-  const { carrierHz, withinHz, points, referenceDb } = of
   const first = Math.max(0, Math.ceil((carrierHz - withinHz - spectrum.firstHz) / spectrum.binHz))
   const last = Math.min(
     spectrum.meanPower.length - 1,

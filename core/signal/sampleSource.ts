@@ -13,12 +13,12 @@ export interface SampleSource {
 /** A source of samples held in memory. */
 export function samplesInMemory(
   samples: Float32Array,
-  of: Pick<SampleSource, 'sampleRateHz'> & Partial<Pick<SampleSource, 'centreHz' | 'layout'>>,
+  facts: Pick<SampleSource, 'sampleRateHz'> & Partial<Pick<SampleSource, 'centreHz' | 'layout'>>,
 ): SampleSource {
   return {
     centreHz: null,
     layout: 'iq',
-    ...of,
+    ...facts,
     sampleCount: samples.length / 2,
     read: (from, count) => Promise.resolve(samples.slice(2 * from, 2 * (from + count))),
   }
@@ -47,10 +47,9 @@ export class ReadCancelled extends Error {
  */
 export async function forEachSlice(
   source: SampleSource,
-  of: { from: number; to: number } & ReadProgress,
+  { from, to, onProgress, isCancelled }: { from: number; to: number } & ReadProgress,
   take: (slice: Float32Array) => void,
 ): Promise<void> {
-  const { from, to, onProgress, isCancelled } = of
   for (let at = from; at < to;) {
     if (isCancelled?.()) throw new ReadCancelled()
     const slice = await source.read(at, Math.min(SLICE_SAMPLES, to - at))

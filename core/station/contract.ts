@@ -85,7 +85,7 @@ export interface Station {
 /** One question of a station that asks just one. */
 export function onlyQuestion(
   stationId: string,
-  of: Pick<StationQuestion, 'id' | 'question' | 'detail' | 'against'>,
+  question: Pick<StationQuestion, 'id' | 'question' | 'detail' | 'against'>,
 ): StationQuestion {
-  return { ...of, stationId, bandName: null, yardstick: false }
+  return { ...question, stationId, bandName: null, yardstick: false }
 }

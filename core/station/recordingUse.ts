@@ -30,5 +30,5 @@ export interface RecordingUse {
   /** Curves that are kept for drawing. */
   curves: readonly CurveKind[]
   /** The figures it holds; empty where nothing for this station was found in it. */
-  figures: (analysis: RecordingAnalysis, of: RecordedStep) => KeptFigure[]
+  figures: (analysis: RecordingAnalysis, recorded: RecordedStep) => KeptFigure[]
 }

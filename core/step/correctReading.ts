@@ -10,7 +10,8 @@ import {
   reachAt,
 } from '../chain'
 import type { Context } from '../context'
-import { printDb, printDbm, printSigned } from '../quantity'
+import { kept } from '../derive'
+import { printDb, printSigned } from '../quantity'
 import type { LevelReading, Reading, RoleId, SeenLevel, Through } from '../review'
 import {
   BETWEEN_POINTS_MEAN,
@@ -18,13 +19,12 @@ import {
   budget,
   contribution,
   type Contribution,
-  CORRECT_BELOW_DB,
-  floorEffect,
   repeatsContribution,
   steppedTraceLossDb,
 } from '../uncertainty'
 import type { Found } from './results'
 import { INSTRUMENT_ROLE, type Role } from './step'
+import { withoutNoise } from './withoutNoise'
 
 /** A level taken to the radio’s socket. */
 export type FoundLevel = Found & { path: NonNullable<Found['path']> }
@@ -75,26 +75,26 @@ interface ToCorrect {
   signal: Role['signal']
 }
 
-function correct(of: ToCorrect, context: Context): FoundLevel | NotCorrected {
-  const { seen, chain, instrument } = of
+function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected {
+  const { seen, chain, instrument } = given
   const path = pathOf(chain, seen.frequencyHz, context)
   if ('why' in path) return path
   const notes: string[] = []
   const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
   if (chain.offsetOnInstrumentDb !== 0)
     notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
-  const floor = withoutNoise(of, { displayed, path }, notes)
+  const floor = withoutNoise({ seen, chain, instrument, displayed, evenNoise: path.noise }, notes)
   const steps = betweenPoints(seen, notes)
   const scatter = scatterOf(seen, notes)
   const own = [scatter, floor.contribution, steps].filter(one => one !== null)
   const total = totalBudget(path, { seen, instrument, displayed, own }, context)
   const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
-  addDoubts(of, context, notes)
+  addDoubts(given, context, notes)
   if (Math.abs(total.shift) >= 0.005 && !floor.isUpperBound)
     notes.push(
       `What is left open is lopsided, so the middle of it is stated: ${printSigned(total.shift, 2)} dB.`,
     )
-  const lossDb = of.signal === 'to-radio' ? -path.lossDb : path.lossDb
+  const lossDb = given.signal === 'to-radio' ? -path.lossDb : path.lossDb
   return {
     value: atInstrumentDbm + lossDb + total.shift,
     unit: 'dBm',
@@ -106,8 +106,8 @@ function correct(of: ToCorrect, context: Context): FoundLevel | NotCorrected {
 }
 
 /** What is assumed of the instrument, and calibrations out of date. */
-function addDoubts(of: ToCorrect, context: Context, notes: string[]): void {
-  const { instrument } = of
+function addDoubts(given: ToCorrect, context: Context, notes: string[]): void {
+  const { instrument } = given
   if (instrument.assumed)
     notes.push(
       context.derive(
@@ -117,7 +117,7 @@ function addDoubts(of: ToCorrect, context: Context, notes: string[]): void {
           `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`,
       ),
     )
-  for (const age of agesOf(of, context))
+  for (const age of agesOf(given, context))
     if (age.stale)
       notes.push(
         `The path through ${age.partName} had been measured ${age.days} days before, more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`,
@@ -177,10 +177,14 @@ function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path
  */
 function totalBudget(
   path: Path,
-  of: { seen: SeenLevel; instrument: Instrument; displayed: number; own: Contribution[] },
+  {
+    seen,
+    instrument,
+    displayed,
+    own,
+  }: { seen: SeenLevel; instrument: Instrument; displayed: number; own: Contribution[] },
   context: Context,
 ): Budget {
-  const { seen, instrument, displayed, own } = of
   const make = () =>
     budget(
       [
@@ -202,13 +206,6 @@ function totalBudget(
     key,
     make,
   )
-}
-
-/** What a map holds for a key, made where there is nothing yet. */
-function kept<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
-  let known = map.get(key)
-  if (known === undefined) map.set(key, (known = make()))
-  return known
 }
 
 function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {
@@ -236,66 +233,6 @@ function betweenPoints({ doubt }: SeenLevel, notes: string[]): Contribution | nu
     halfWidth: halfWidthDb,
   })
 }
-
-interface WithoutNoise {
-  correctionDb: number
-  isUpperBound: boolean
-  contribution: Contribution | null
-}
-
-/** Takes the analyser's noise off a reading, or calls it an upper bound. */
-function withoutNoise(
-  { seen, chain, instrument }: ToCorrect,
-  at: { displayed: number; path: Path },
-  notes: string[],
-): WithoutNoise {
-  const { displayed, path } = at
-  if (instrument.kind !== 'spectrum-analyser' || seen.isUpperBound)
-    return { correctionDb: 0, isUpperBound: seen.isUpperBound, contribution: null }
-  const floorDbm = Math.max(
-    instrument.floorDbm,
-    seen.traceFloorDbm === null ? -Infinity : seen.traceFloorDbm - chain.offsetOnInstrumentDb,
-  )
-  const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
-  if (floor.isUpperBound)
-    notes.push(`Within 3 dB of the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`)
-  else if (floor.aboveFloorDb < CORRECT_BELOW_DB)
-    notes.push(
-      `Stands ${printDb(floor.aboveFloorDb)} above the noise; ${printDb(floor.correctionDb, 2)} of noise taken off.`,
-    )
-  return {
-    correctionDb: floor.correctionDb,
-    isUpperBound: floor.isUpperBound,
-    contribution: noiseContribution(floor.remainderDb, floor.aboveFloorDb, path.noise),
-  }
-}
-
-/** Noise that matters less than this, ± dB, is left out of the budget. */
-const SMALLEST_NOISE_DB = 0.003
-
-/** Under this, ± dB, what the noise leaves open is even to 0.01 dB, and is rounded up to a hundredth. */
-const EVEN_BELOW_DB = 0.1
-
-function noiseContribution(
-  remainderDb: number,
-  aboveFloorDb: number,
-  known: Map<number, Contribution>,
-): Contribution | null {
-  if (remainderDb < SMALLEST_NOISE_DB) return null
-  if (remainderDb >= EVEN_BELOW_DB)
-    return contribution({
-      ...NOISE,
-      distribution: 'noise-removed',
-      halfWidth: remainderDb,
-      parameter: aboveFloorDb,
-    })
-  const halfWidthDb = Math.ceil(100 * remainderDb) / 100
-  return kept(known, halfWidthDb, () =>
-    contribution({ ...NOISE, distribution: 'rectangular', halfWidth: halfWidthDb }),
-  )
-}
-
-const NOISE = { id: 'floor', group: 'floor', label: 'Noise floor' } as const
 
 /** True for a reading that could be corrected. */
 export function isCorrected(answer: FoundLevel | NotCorrected): answer is FoundLevel {

@@ -34,45 +34,45 @@ export interface StepPlan {
 /**
  * One step on every channel and level a station asks for. Kept while set and chains stay the same.
  */
-export function planSteps(set: RadioSet, context: Context, of: StepPlan): Step[] {
-  return context.derive(set, `plan:${of.stationId}`, () => plan(set, context, of))
+export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
+  return context.derive(set, `plan:${wanted.stationId}`, () => plan(set, context, wanted))
 }
 
-function plan(set: RadioSet, context: Context, of: StepPlan): Step[] {
-  const chains = chainsForStation(set, of.stationId, of.roles, context)
+function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
+  const chains = chainsForStation(set, wanted.stationId, wanted.roles, context)
   const connected = Object.values(chains).flatMap((id): RadioSetting[] => {
     const name = chainName(id, context)
     return name === null ? [] : [{ id: 'chain', words: `Chain “${name}” connected` }]
   })
   const places = placesOf(
     context.derive(set, 'places', () => stepPlaces(set)),
-    of,
-  ).flatMap((place): SpacedPlace[] => (of.perSpacing ? spacingsOf(place) : [{ place }]))
+    wanted,
+  ).flatMap((place): SpacedPlace[] => (wanted.perSpacing ? spacingsOf(place) : [{ place }]))
   return places.map(({ place, spacing }, index): Step => {
-    const isCold = index === 0 && (of.firstIsCold ?? false)
+    const isCold = index === 0 && (wanted.firstIsCold ?? false)
     const { band, channel, level, claim } = place
     return {
-      id: `${stepId(of.stationId, place)}${spacing?.suffix ?? ''}`,
-      stationId: of.stationId,
+      id: `${stepId(wanted.stationId, place)}${spacing?.suffix ?? ''}`,
+      stationId: wanted.stationId,
       set,
       band,
       channel,
       setting: { level, spacingHz: spacing?.hz ?? null },
       claim,
       chains,
-      slots: of.slots(place, index === 0),
-      instruction: of.instruction,
+      slots: wanted.slots(place, index === 0),
+      instruction: wanted.instruction,
       radioSettings: [
-        ...(of.perSpacing ? [spacingSetting(place.band)] : []),
+        ...(wanted.perSpacing ? [spacingSetting(place.band)] : []),
         ...(isCold ? [SETTINGS.cold] : []),
-        ...of.radioSettings,
+        ...wanted.radioSettings,
         ...connected,
       ],
-      cautions: [...(typeof of.cautions === 'function' ? of.cautions(place) : of.cautions)],
-      keyed: of.keyed,
-      durationS: of.durationS,
+      cautions: [...(typeof wanted.cautions === 'function' ? wanted.cautions(place) : wanted.cautions)],
+      keyed: wanted.keyed,
+      durationS: wanted.durationS,
       thermal: isCold ? 'cold' : 'any',
-      needsFullSupply: of.needsFullSupply ?? false,
+      needsFullSupply: wanted.needsFullSupply ?? false,
     }
   })
 }
@@ -111,15 +111,15 @@ function spacingSetting(band: Band): RadioSetting {
     : { id: SETTINGS.narrow.id, words: `Set to channels of ${printFrequencyShort(band.channelSpacingHz)}` }
 }
 
-function placesOf(every: readonly StepPlace[], of: StepPlan): StepPlace[] {
+function placesOf(every: readonly StepPlace[], wanted: StepPlan): StepPlace[] {
   const channels = new Map<string, StepPlace[]>()
   for (const place of every) {
-    if (!(of.band?.(place.band) ?? true) || !isWanted(place, of.channels ?? 'chosen')) continue
+    if (!(wanted.band?.(place.band) ?? true) || !isWanted(place, wanted.channels ?? 'chosen')) continue
     const key = `${place.band.id}|${place.channel.id}`
     channels.set(key, [...(channels.get(key) ?? []), place])
   }
-  if (of.level === 'every') return every.filter(place => hasPlace(channels, place))
-  const strongest = of.level === 'highest'
+  if (wanted.level === 'every') return every.filter(place => hasPlace(channels, place))
+  const strongest = wanted.level === 'highest'
   return [...channels.values()].map(levels => levelOf(levels, strongest))
 }
 

@@ -22,9 +22,9 @@ export type KeptFigure = Kept & { seen: SeenFigure }
 /** A level as typed or read off a file, as seen. */
 export function seenLevel(
   { ok: _ok, ...read }: LevelRead,
-  of: Pick<SeenLevel, 'frequencyHz'> & Partial<SeenLevel>,
+  facts: Pick<SeenLevel, 'frequencyHz'> & Partial<SeenLevel>,
 ): SeenLevel {
-  return { as: 'level', ...read, traceFloorDbm: null, doubt: null, ...of }
+  return { as: 'level', ...read, traceFloorDbm: null, doubt: null, ...facts }
 }
 
 /** A figure as seen, where most of it is as usual. */

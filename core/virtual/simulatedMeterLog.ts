@@ -4,12 +4,15 @@ import { seededRandom } from './seededRandom'
  * What a simulated power meter shows of a simulated radio that is kept keyed, at so many moments: it starts
  * near its claim and falls as it warms.
  */
-export function simulatedMeterLog(of: {
+export function simulatedMeterLog({
+  claimW,
+  seed,
+  moments,
+}: {
   claimW: number
   seed: number
   moments: readonly number[]
 }): { atS: number; powerW: number }[] {
-  const { claimW, seed, moments } = of
   const random = seededRandom(seed + 1)
   const startDb = -0.5 + 0.6 * random()
   const fallDb = 0.2 + 0.6 * random()

@@ -31,13 +31,17 @@ const COMB: readonly [hz: number, levelDb: number][] = [
 ]
 
 /** What the receiver’s stand-in records of a radio on a channel; the same place gives the same recording. */
-export function receiverRecording(of: {
+export function receiverRecording({
+  setId,
+  placeId,
+  band,
+  frequencyHz,
+}: {
   setId: string
   placeId: string
   band: Band
   frequencyHz: number
 }): ReceiverRecording {
-  const { setId, placeId, band, frequencyHz } = of
   const random = seededRandom(seedOf(`${setId}${placeId}`))
   const centreHz = Math.round(frequencyHz / 1000) * 1000 - 10_000
   const offsetHz = frequencyHz - centreHz + (random() - 0.5) * 4e-6 * frequencyHz

@@ -29,8 +29,16 @@ export interface SimulatedFm {
  * A frequency-modulated transmitter as an I/Q receiver would record it: its frequency is the offset plus the
  * sum of the tones’ swings, exactly.
  */
-export function simulatedFm(of: SimulatedFm): Float32Array {
-  const { sampleRateHz, seconds, offsetHz, levelDb, tones, noiseDb, quietS = 0, seed = 1 } = of
+export function simulatedFm({
+  sampleRateHz,
+  seconds,
+  offsetHz,
+  levelDb,
+  tones,
+  noiseDb,
+  quietS = 0,
+  seed = 1,
+}: SimulatedFm): Float32Array {
   const count = Math.round(sampleRateHz * seconds)
   const samples = noiseDb === null ? new Float32Array(2 * count) : simulatedNoise(count, noiseDb, seed)
   const amplitude = 10 ** (levelDb / 20)
@@ -52,20 +60,22 @@ export interface SimulatedLine {
 }
 
 /** Steady tones in noise, as an I/Q receiver would record them. */
-export function simulatedLines(of: {
+export function simulatedLines(wanted: {
   sampleRateHz: number
   seconds: number
   lines: readonly SimulatedLine[]
   noiseDb: number | null
   seed?: number
 }): Float32Array {
-  const count = Math.round(of.sampleRateHz * of.seconds)
+  const count = Math.round(wanted.sampleRateHz * wanted.seconds)
   const samples =
-    of.noiseDb === null ? new Float32Array(2 * count) : simulatedNoise(count, of.noiseDb, of.seed ?? 1)
-  for (const [index, { frequencyHz, levelDb }] of of.lines.entries()) {
+    wanted.noiseDb === null
+      ? new Float32Array(2 * count)
+      : simulatedNoise(count, wanted.noiseDb, wanted.seed ?? 1)
+  for (const [index, { frequencyHz, levelDb }] of wanted.lines.entries()) {
     const amplitude = 10 ** (levelDb / 20)
     for (let n = 0; n < count; n++) {
-      const phase = 2 * Math.PI * (((frequencyHz * n) / of.sampleRateHz) % 1) + index
+      const phase = 2 * Math.PI * (((frequencyHz * n) / wanted.sampleRateHz) % 1) + index
       samples[2 * n] = samples[2 * n]! + amplitude * Math.cos(phase)
       samples[2 * n + 1] = samples[2 * n + 1]! + amplitude * Math.sin(phase)
     }
@@ -90,6 +100,9 @@ export function simulatedNoise(count: number, powerDb: number, seed: number): Fl
 }
 
 /** A simulated transmitter as a source of samples. */
-export function simulatedFmSource(of: SimulatedFm): SampleSource {
-  return samplesInMemory(simulatedFm(of), { sampleRateHz: of.sampleRateHz, centreHz: of.centreHz ?? null })
+export function simulatedFmSource(wanted: SimulatedFm): SampleSource {
+  return samplesInMemory(simulatedFm(wanted), {
+    sampleRateHz: wanted.sampleRateHz,
+    centreHz: wanted.centreHz ?? null,
+  })
 }

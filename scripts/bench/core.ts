@@ -101,10 +101,10 @@ const many = bigReview({
   readingsPerSet: 60,
   rulebookIds: ['us-amateur', 'itu-spurious', 'eu-land-mobile'],
 })
-const judgeAll = (of: Review, work = createSharedWork()) => {
-  const context = createContext(of, work)
+const judgeAll = (review: Review, work = createSharedWork()) => {
+  const context = createContext(review, work)
   let judged = 0
-  for (const set of of.sets)
+  for (const set of review.sets)
     for (const station of wantedStations(context))
       for (const step of station.plan(set, context))
         judged += station.evaluate(step, context).slots.filter(slot => slot.found).length

@@ -35,7 +35,7 @@ const context = createContext(review)
 describe('a station’s drawing with nothing to draw', () => {
   it('gives its place to the fields until something was read or a curve is kept', () => {
     const station = stationById('deviation')
-    const of = (setId: string) =>
+    const stepsOf = (setId: string) =>
       station.evaluate(
         station.plan(
           review.sets.find(({ id }) => id === setId)!,
@@ -43,9 +43,9 @@ describe('a station’s drawing with nothing to draw', () => {
         )[0]!,
         context,
       )
-    expect(nothingToDraw(of('mini'), null)).toContain('Nothing to draw yet')
-    expect(nothingToDraw(of('mini'), {})).toBe('')
-    expect(nothingToDraw(of('trek-a'), null)).toBe('')
+    expect(nothingToDraw(stepsOf('mini'), null)).toContain('Nothing to draw yet')
+    expect(nothingToDraw(stepsOf('mini'), {})).toBe('')
+    expect(nothingToDraw(stepsOf('trek-a'), null)).toBe('')
   })
 
   it('draws the highest of each place behind the mean, where a recording gave it', () => {

@@ -3,7 +3,7 @@ import { type Page } from '@playwright/test'
 /** Little-endian chunks of a WAV file. */
 export function wav(
   samples: Int16Array | Float32Array,
-  of: { rate: number; channels: number; promise?: number },
+  format: { rate: number; channels: number; promise?: number },
 ): Buffer {
   const float = samples instanceof Float32Array
   const data = Buffer.from(samples.buffer, samples.byteOffset, samples.byteLength)
@@ -13,28 +13,29 @@ export function wav(
   head.write('WAVEfmt ', 8)
   head.writeUInt32LE(16, 16)
   head.writeUInt16LE(float ? 3 : 1, 20)
-  head.writeUInt16LE(of.channels, 22)
-  head.writeUInt32LE(of.rate, 24)
-  head.writeUInt32LE(of.rate * of.channels * samples.BYTES_PER_ELEMENT, 28)
-  head.writeUInt16LE(of.channels * samples.BYTES_PER_ELEMENT, 32)
+  head.writeUInt16LE(format.channels, 22)
+  head.writeUInt32LE(format.rate, 24)
+  head.writeUInt32LE(format.rate * format.channels * samples.BYTES_PER_ELEMENT, 28)
+  head.writeUInt16LE(format.channels * samples.BYTES_PER_ELEMENT, 32)
   head.writeUInt16LE(8 * samples.BYTES_PER_ELEMENT, 34)
   head.write('data', 36)
-  head.writeUInt32LE(of.promise ?? data.length, 40)
+  head.writeUInt32LE(format.promise ?? data.length, 40)
   return Buffer.concat([head, data])
 }
 
 /** One tone of 1 kHz on a carrier, as I/Q. */
-export function fmSamples(of: {
+export function fmSamples(signal: {
   rate: number
   seconds: number
   offsetHz: number
   deviationHz: number
 }): Int16Array {
-  const count = Math.round(of.rate * of.seconds)
+  const count = Math.round(signal.rate * signal.seconds)
   const samples = new Int16Array(2 * count)
   for (let n = 0; n < count; n++) {
-    const t = n / of.rate
-    const phase = 2 * Math.PI * of.offsetHz * t - (of.deviationHz / 1000) * Math.cos(2 * Math.PI * 1000 * t)
+    const t = n / signal.rate
+    const phase =
+      2 * Math.PI * signal.offsetHz * t - (signal.deviationHz / 1000) * Math.cos(2 * Math.PI * 1000 * t)
     samples[2 * n] = Math.round(12_000 * Math.cos(phase))
     samples[2 * n + 1] = Math.round(12_000 * Math.sin(phase))
   }

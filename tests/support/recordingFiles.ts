@@ -5,8 +5,17 @@ export const joined = (...parts: Uint8Array[]) => Uint8Array.from(parts.flatMap(
 export const u32 = (value: number) => new Uint8Array(Uint32Array.of(value).buffer)
 export const chunk = (name: string, body: Uint8Array, length = body.length) =>
   joined(ascii(name), u32(length), body, new Uint8Array(body.length % 2))
-export const fmt = (of: { code?: number; channels?: number; rate?: number; bits?: number }) => {
-  const { code = 1, channels = 2, rate = 48_000, bits = 16 } = of
+export const fmt = ({
+  code = 1,
+  channels = 2,
+  rate = 48_000,
+  bits = 16,
+}: {
+  code?: number
+  channels?: number
+  rate?: number
+  bits?: number
+}) => {
   return chunk(
     'fmt ',
     new Uint8Array(
@@ -25,8 +34,8 @@ export const meta = (changes: Partial<SigmfMeta['global']> = {}): SigmfMeta => (
   captures: [{ 'core:sample_start': 0, 'core:frequency': 146.52e6 }],
   annotations: [],
 })
-export const metaFile = (name: string, of: unknown) =>
-  bytesInMemory(`${name}.sigmf-meta`, ascii(JSON.stringify(of)))
+export const metaFile = (name: string, value: unknown) =>
+  bytesInMemory(`${name}.sigmf-meta`, ascii(JSON.stringify(value)))
 
 /** A ustar header as GNU tar writes it (IEEE Std 1003.1, from memory). */
 export function tarHeader(name: string, size: number, type = '0'): Uint8Array {

@@ -4,7 +4,7 @@ import { bindFields, type EditField, fieldsFor } from '../fields/editField'
 
 /** What heat and age are reckoned with: the planned duty, the temperature, how long a calibration is good. */
 const store = useReviewStore()
-const of = fieldsFor<ReviewSettings>()
+const field = fieldsFor<ReviewSettings>()
 const duty = fieldsFor<ReviewSettings['duty']>()
 
 const DUTY = { change: 'the planned duty', unit: 's', max: 86_400 }
@@ -13,7 +13,7 @@ const KEYING: readonly EditField<ReviewSettings['duty']>[] = [
   duty.number('restS', { ...DUTY, label: 'then rest', min: 0 }),
 ]
 const CONDITIONS: readonly EditField<ReviewSettings>[] = [
-  of.number('ambientC', {
+  field.number('ambientC', {
     label: 'At the bench',
     change: 'the temperature at the bench',
     unit: '°C',

@@ -10,9 +10,9 @@ const edits = useBenchEdits()
 const locked = computed(() => store.readOnly)
 const stakes = computed(() => edits.readingsOn(chain.id))
 
-const of = fieldsFor<Chain>()
-const NAME = [of.text('name', { label: 'Name', change: 'a chain’s name', required: true })]
-const OFFSET = of.number('offsetOnInstrumentDb', {
+const field = fieldsFor<Chain>()
+const NAME = [field.text('name', { label: 'Name', change: 'a chain’s name', required: true })]
+const OFFSET = field.number('offsetOnInstrumentDb', {
   label: 'Offset set on the instrument',
   change: 'the offset on the instrument',
   unit: 'dB',
@@ -22,7 +22,7 @@ const OFFSET = of.number('offsetOnInstrumentDb', {
 
 const fields = computed(() => {
   const instruments = store.review!.instruments.map(({ id, name }) => ({ value: id, title: name }))
-  const instrument = of.choice('instrumentId', {
+  const instrument = field.choice('instrumentId', {
     label: 'Instrument',
     change: 'the instrument of a chain',
     items: instruments,

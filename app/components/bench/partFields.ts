@@ -32,27 +32,27 @@ const KNOWN: { value: Part['lossUncertainty']['distribution']; title: string }[]
 /** Where a loss that is one figure now is read off, Hz. */
 const ONE_FIGURE_AT_HZ = 100e6
 
-const of = fieldsFor<Part>()
+const field = fieldsFor<Part>()
 const RANGE = { change: 'a usable range', frequency: true, empty: 'not stated' }
 const WATTS = { unit: 'W', min: 0.001, max: 100_000 }
 
 const WHAT_IT_IS: readonly EditField<Part>[] = [
-  of.text('name', { label: 'Name', change: 'a part’s name', required: true }),
-  of.text('note', { label: 'Connectors, type', change: 'a part’s note' }),
-  of.choice('kind', { label: 'Kind', change: 'a part’s kind', items: KINDS }),
-  of.number('vswr', { label: 'VSWR', change: 'a VSWR', min: 1, max: 1000 }),
-  of.numberOrNone('ratingW', {
+  field.text('name', { label: 'Name', change: 'a part’s name', required: true }),
+  field.text('note', { label: 'Connectors, type', change: 'a part’s note' }),
+  field.choice('kind', { label: 'Kind', change: 'a part’s kind', items: KINDS }),
+  field.number('vswr', { label: 'VSWR', change: 'a VSWR', min: 1, max: 1000 }),
+  field.numberOrNone('ratingW', {
     label: 'Power rating',
     change: 'a power rating',
     ...WATTS,
     empty: 'not known',
   }),
-  of.numberOrNone('fromHz', { label: 'Usable from', ...RANGE }),
-  of.numberOrNone('toHz', { label: 'Usable to', ...RANGE }),
+  field.numberOrNone('fromHz', { label: 'Usable from', ...RANGE }),
+  field.numberOrNone('toHz', { label: 'Usable to', ...RANGE }),
 ]
 
 const WHAT_IT_BEARS: readonly EditField<Part>[] = [
-  of.numberOrNone('zeroRatingAtC', {
+  field.numberOrNone('zeroRatingAtC', {
     label: 'No rating left at',
     change: 'a derating',
     unit: '°C',
@@ -60,7 +60,7 @@ const WHAT_IT_BEARS: readonly EditField<Part>[] = [
     max: 1000,
     empty: 'not derated',
   }),
-  of.numberOrNone('peakW', {
+  field.numberOrNone('peakW', {
     label: 'Most it may see',
     change: 'the most a part may see',
     ...WATTS,

@@ -64,24 +64,24 @@ export function fieldsFor<T extends object>() {
     },
   })
   return {
-    text: (key: KeysOf<T, string>, of: Named & Worded): EditField<T> => ({
+    text: (key: KeysOf<T, string>, spec: Named & Worded): EditField<T> => ({
       as: 'text',
-      ...of,
+      ...spec,
       ...property<string>(key),
     }),
-    number: (key: KeysOf<T, number>, of: Named & Typed, also?: Also): EditField<T> => ({
+    number: (key: KeysOf<T, number>, spec: Named & Typed, also?: Also): EditField<T> => ({
       as: 'number',
-      ...of,
+      ...spec,
       ...property<number>(key, also),
     }),
-    numberOrNone: (key: KeysOf<T, number | null>, of: Named & Typed & { empty: string }): EditField<T> => ({
+    numberOrNone: (key: KeysOf<T, number | null>, spec: Named & Typed & { empty: string }): EditField<T> => ({
       as: 'number-or-none',
-      ...of,
+      ...spec,
       ...property<number | null>(key),
     }),
-    choice: <K extends keyof T>(key: K, of: Choosing<T[K]>): EditField<T> =>
+    choice: <K extends keyof T>(key: K, spec: Choosing<T[K]>): EditField<T> =>
       choice<T, T[K]>(
-        of,
+        spec,
         it => it[key],
         (draft, value) => {
           draft[key] = value
@@ -95,16 +95,16 @@ type Choosing<V> = Named & { items: readonly { value: V; title: string }[] }
 
 /** A field whose value is one of a few, read and written by hand. */
 export function choice<T, V>(
-  of: Choosing<V>,
+  spec: Choosing<V>,
   read: (it: T) => V,
   write: (draft: T, value: V) => void,
 ): EditField<T> {
   return {
-    ...of,
+    ...spec,
     as: 'choice',
     of: read,
     set: (draft, value) => {
-      const chosen = of.items.find(item => item.value === value)
+      const chosen = spec.items.find(item => item.value === value)
       if (chosen) write(draft, chosen.value)
     },
   }

@@ -43,8 +43,8 @@ function setInner(inner: PowerLimit): void {
 /** The limits of which all, or the mildest, hold. */
 const members = computed(() => ('of' in limit ? limit.of : []))
 
-function setMembers(of: PowerLimit[]): void {
-  if ('of' in limit) keep({ ...limit, of })
+function setMembers(limits: PowerLimit[]): void {
+  if ('of' in limit) keep({ ...limit, of: limits })
 }
 
 const replaceMember = (index: number, next: PowerLimit) =>

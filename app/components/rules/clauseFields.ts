@@ -15,13 +15,13 @@ import {
   fieldsFor,
 } from '../fields/editField'
 
-const of = fieldsFor<LimitClause>()
+const field = fieldsFor<LimitClause>()
 
 /** Quantities whose limit can only be a power. */
 const POWER_ONLY: readonly Quantity[] = ['unwanted', 'adjacent-power']
 
 const HEAD: readonly EditField<LimitClause>[] = [
-  of.text('clause', { label: 'Clause', change: 'a clause’s name' }),
+  field.text('clause', { label: 'Clause', change: 'a clause’s name' }),
   choice(
     {
       label: 'About',
@@ -34,7 +34,7 @@ const HEAD: readonly EditField<LimitClause>[] = [
       if (POWER_ONLY.includes(about) !== isPowerLimit(draft.limit)) draft.limit = firstLimit(about)
     },
   ),
-  of.choice('confidence', {
+  field.choice('confidence', {
     label: 'How sure',
     change: 'how sure a clause is',
     items: [
@@ -43,7 +43,7 @@ const HEAD: readonly EditField<LimitClause>[] = [
       { value: 'L', title: 'L, vague: switched off' },
     ] as const,
   }),
-  of.choice('basis', {
+  field.choice('basis', {
     label: 'Counted',
     change: 'where a limit is counted',
     items: [
@@ -59,7 +59,7 @@ function firstLimit(about: Quantity): LimitClause['limit'] {
 }
 
 const NOTE: readonly EditField<LimitClause>[] = [
-  of.text('note', {
+  field.text('note', {
     label: 'Note; {power}, {carrier} and {limit} are filled in',
     change: 'a clause’s note',
     maxlength: 2000,

@@ -7,7 +7,7 @@ const TRIALS = 1_000_000
 const SEED = 1
 
 /** What a range is made of, in its own unit, what the GUM says beside it, and what would help. */
-const { budget, of } = defineProps<{ budget: Budget; of: string }>()
+const { budget, about } = defineProps<{ budget: Budget; about: string }>()
 const isDb = computed(() => budget.unit === 'dB')
 const half = (width: number) => printHalfWidth(width, budget.unit)
 const inList = (width: number) => (isDb.value ? printNumber(width, 2) : half(width).slice(1))
@@ -72,7 +72,7 @@ async function simulate(): Promise<void> {
 <template>
   <section class="sheet panel" aria-labelledby="budget-title">
     <h2 id="budget-title">What the {{ range }} is made of</h2>
-    <p class="small quiet">{{ of }}. Each line’s weight in the 95 % range.</p>
+    <p class="small quiet">{{ about }}. Each line’s weight in the 95 % range.</p>
     <table>
       <thead class="only-read">
         <tr>

@@ -122,10 +122,10 @@ function toggle(): void {
 /** Every key-down is logged, with the step it was for. */
 function release(): void {
   const from = keyedSince.value
-  const of = keyedStep.value
+  const keyed = keyedStep.value
   keyedSince.value = null
   keyedStep.value = null
-  if (from === null || of === null || store.readOnly) return
+  if (from === null || keyed === null || store.readOnly) return
   const seconds = Math.round((Date.now() - from) / 100) / 10
   if (seconds < 0.3) return
   store.change(
@@ -133,12 +133,12 @@ function release(): void {
     draft =>
       void draft.keyDowns.push({
         id: crypto.randomUUID(),
-        setId: of.set.id,
-        stepId: of.id,
-        chainId: chainIdOf(of),
+        setId: keyed.set.id,
+        stepId: keyed.id,
+        chainId: chainIdOf(keyed),
         at: new Date().toISOString(),
         seconds,
-        powerW: powerToExpect(of.set, of.claim).powerW,
+        powerW: powerToExpect(keyed.set, keyed.claim).powerW,
       }),
   )
 }

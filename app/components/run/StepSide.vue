@@ -65,7 +65,7 @@ const budgetOf = computed(() => {
       :about="about"
       :probability="probability"
     />
-    <BudgetPanel v-if="budget" :budget="budget" :of="budgetOf" />
+    <BudgetPanel v-if="budget" :budget="budget" :about="budgetOf" />
     <section v-if="focus?.notes.length" class="sheet panel">
       <h2>How it was worked out</h2>
       <ul class="notes small">

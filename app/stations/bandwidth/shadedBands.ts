@@ -8,7 +8,7 @@ import type { ShadedBand } from '~/charts/channelSpectrumOption'
 /** The bands to shade around the carrier: what is occupied, and the filters of the adjacent channels. */
 export function shadedBands(
   { band }: Pick<Step, 'band'>,
-  of: { occupiedHz: number | null; states: ReadonlyMap<string, VerdictState> },
+  judged: { occupiedHz: number | null; states: ReadonlyMap<string, VerdictState> },
 ): ShadedBand[] {
   const spacingHz = spacingOf(band)
   const halfHz = adjacentFilterHz(spacingHz) / 2
@@ -18,10 +18,10 @@ export function shadedBands(
       fromHz: middleHz - halfHz,
       toHz: middleHz + halfHz,
       label: labelOf(channel),
-      tone: toneOf(of.states.get(channel.id)),
+      tone: toneOf(judged.states.get(channel.id)),
     }
   })
-  return [...occupiedBand(of.occupiedHz), ...adjacent]
+  return [...occupiedBand(judged.occupiedHz), ...adjacent]
 }
 
 function occupiedBand(hz: number | null): ShadedBand[] {

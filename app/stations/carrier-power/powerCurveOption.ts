@@ -81,10 +81,10 @@ function placeOf(result: StepResult, offsetDb: number): [number, number] {
 
 function levelSeries(
   palette: ChartPalette,
-  of: { level: string; own: readonly StepResult[]; read: readonly StepResult[]; index: number },
+  curve: { level: string; own: readonly StepResult[]; read: readonly StepResult[]; index: number },
 ) {
-  const style = STYLES[of.index % STYLES.length]!
-  const claimW = of.own.map(claimOf).find(watts => watts !== null)
+  const style = STYLES[curve.index % STYLES.length]!
+  const claimW = curve.own.map(claimOf).find(watts => watts !== null)
   const claimLine = {
     silent: true,
     symbol: 'none',
@@ -94,15 +94,15 @@ function levelSeries(
   }
   return {
     type: 'line',
-    name: of.level,
-    data: of.read.map(result => placeOf(result, 0)),
+    name: curve.level,
+    data: curve.read.map(result => placeOf(result, 0)),
     symbol: style.symbol,
     symbolSize: 8,
     lineStyle: { color: palette.spruce, width: 2.4, type: style.type },
     itemStyle: { color: palette.spruce },
     endLabel: {
       show: true,
-      formatter: of.level,
+      formatter: curve.level,
       color: palette.spruce,
       fontWeight: 700,
       fontFamily: FACE,

@@ -102,9 +102,9 @@ function readTrace(taker: DemoTaker, step: Step): void {
   keepPeaks(taker, step, { peaks, ...taken, moment: 'settled', source })
 }
 
-function keepPeaks(taker: DemoTaker, step: Step, of: TakenTrace): void {
-  for (const peak of of.peaks.peaks) {
-    const level = levelFromPeak(step.slots, peak, of)
+function keepPeaks(taker: DemoTaker, step: Step, taken: TakenTrace): void {
+  for (const peak of taken.peaks.peaks) {
+    const level = levelFromPeak(step.slots, peak, taken)
     if (level)
       taker.keepLevel(step, {
         slot: level.slotId,
@@ -112,7 +112,7 @@ function keepPeaks(taker: DemoTaker, step: Step, of: TakenTrace): void {
         frequencyHz: level.seen.frequencyHz,
         bareUnit: 'dBm',
         trace: { traceFloorDbm: level.seen.traceFloorDbm, doubt: level.seen.doubt },
-        source: of.source,
+        source: taken.source,
       })
   }
 }

@@ -13,7 +13,7 @@ const MOST_PEAKS = 10
  */
 export function foundInRecording(
   found: RecordingAnalysis,
-  of: { referenceDb: number; carrierComment: string },
+  facts: { referenceDb: number; carrierComment: string },
 ): Found[] {
   const { carrierHz, spectrum, occupied, adjacent } = found
   const { enbwHz } = spectrum
@@ -24,7 +24,7 @@ export function foundInRecording(
       : [
           {
             label: 'carrier',
-            comment: of.carrierComment,
+            comment: facts.carrierComment,
             lowHz: carrierHz - half,
             highHz: carrierHz + half,
           },
@@ -34,7 +34,7 @@ export function foundInRecording(
     .slice(0, MOST_PEAKS)
     .map(({ frequencyHz, levelDb }): Found => ({
       label: 'peak',
-      comment: `${printSigned(levelDb - of.referenceDb)} dBc`,
+      comment: `${printSigned(levelDb - facts.referenceDb)} dBc`,
       lowHz: frequencyHz - 2 * enbwHz,
       highHz: frequencyHz + 2 * enbwHz,
     }))

@@ -178,21 +178,21 @@ async function wavRecording(file: ByteSource): Promise<Recording> {
   })
 }
 
-function recordingOf(of: Omit<Recording, 'sampleCount'>): Recording {
-  const stride = bytesPerSample(of.format)
-  const sampleCount = Math.floor(of.byteLength / stride)
-  const left = of.byteLength - sampleCount * stride
-  if (sampleCount === 0) throw badFile(of.name, null, 'there is not one whole sample in it')
+function recordingOf(head: Omit<Recording, 'sampleCount'>): Recording {
+  const stride = bytesPerSample(head.format)
+  const sampleCount = Math.floor(head.byteLength / stride)
+  const left = head.byteLength - sampleCount * stride
+  if (sampleCount === 0) throw badFile(head.name, null, 'there is not one whole sample in it')
   return {
-    ...of,
+    ...head,
     sampleCount,
     understood: [
-      ...of.understood,
-      `${printRate(of.sampleRateHz)}, ${(sampleCount / of.sampleRateHz).toFixed(2)} s`,
-      ...(of.centreHz === null ? [] : [`Middle at ${printFrequencyShort(of.centreHz)}`]),
+      ...head.understood,
+      `${printRate(head.sampleRateHz)}, ${(sampleCount / head.sampleRateHz).toFixed(2)} s`,
+      ...(head.centreHz === null ? [] : [`Middle at ${printFrequencyShort(head.centreHz)}`]),
     ],
     warnings: [
-      ...of.warnings,
+      ...head.warnings,
       ...(left > 0
         ? [`The last ${left} bytes do not fill a sample and are left out; was the file cut short?`]
         : []),

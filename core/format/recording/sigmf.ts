@@ -124,16 +124,16 @@ export interface Found {
 export function withAnnotations(
   meta: SigmfMeta,
   found: readonly Found[],
-  of: { firstSample: number; sampleCount: number; centreHz: number | null; generator: string },
+  capture: { firstSample: number; sampleCount: number; centreHz: number | null; generator: string },
 ): SigmfMeta {
   const annotations = found.map((one): SigmfAnnotation => ({
-    'core:sample_start': of.firstSample,
-    'core:sample_count': of.sampleCount,
-    'core:freq_lower_edge': Math.round(((of.centreHz ?? 0) + one.lowHz) * 1e3) / 1e3,
-    'core:freq_upper_edge': Math.round(((of.centreHz ?? 0) + one.highHz) * 1e3) / 1e3,
+    'core:sample_start': capture.firstSample,
+    'core:sample_count': capture.sampleCount,
+    'core:freq_lower_edge': Math.round(((capture.centreHz ?? 0) + one.lowHz) * 1e3) / 1e3,
+    'core:freq_upper_edge': Math.round(((capture.centreHz ?? 0) + one.highHz) * 1e3) / 1e3,
     'core:label': one.label.slice(0, 20),
     'core:comment': one.comment,
-    'core:generator': of.generator,
+    'core:generator': capture.generator,
   }))
   return {
     ...meta,

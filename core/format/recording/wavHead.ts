@@ -70,19 +70,19 @@ async function longLengthAt(source: ByteSource, at: number): Promise<number | nu
 }
 
 /** A length of nought or all ones was never filled in: the file runs to its end. */
-function samplesFrom(from: number, of: DataChunk): WavHead {
-  const open = of.promised === UNKNOWN_LENGTH || of.promised === 0
+function samplesFrom(from: number, chunk: DataChunk): WavHead {
+  const open = chunk.promised === UNKNOWN_LENGTH || chunk.promised === 0
   return {
-    ...of.format,
+    ...chunk.format,
     from,
-    byteLength: open ? of.there : Math.min(of.promised, of.there),
-    warnings: !open && of.promised > of.there ? [cutShort(of)] : [],
+    byteLength: open ? chunk.there : Math.min(chunk.promised, chunk.there),
+    warnings: !open && chunk.promised > chunk.there ? [cutShort(chunk)] : [],
   }
 }
 
-function cutShort(of: DataChunk): string {
-  const seconds = (bytes: number) => bytes / bytesPerSample(of.format.format) / of.format.sampleRateHz
-  return `The file was cut short: it promises ${seconds(of.promised).toFixed(2)} s and holds ${seconds(of.there).toFixed(2)} s. What is there is used.`
+function cutShort(chunk: DataChunk): string {
+  const seconds = (bytes: number) => bytes / bytesPerSample(chunk.format.format) / chunk.format.sampleRateHz
+  return `The file was cut short: it promises ${seconds(chunk.promised).toFixed(2)} s and holds ${seconds(chunk.there).toFixed(2)} s. What is there is used.`
 }
 
 const PCM_BITS = [8, 16, 24, 32]

@@ -20,13 +20,13 @@ export class Decimator {
   private seen = 0
   private readonly step: number
 
-  constructor(private readonly of: ChannelFilter) {
-    this.kernel = lowPass(of)
-    this.step = (-2 * Math.PI * of.shiftHz) / of.sampleRateHz
+  constructor(private readonly filter: ChannelFilter) {
+    this.kernel = lowPass(filter)
+    this.step = (-2 * Math.PI * filter.shiftHz) / filter.sampleRateHz
   }
 
   get rateHz(): number {
-    return this.of.sampleRateHz / this.of.factor
+    return this.filter.sampleRateHz / this.filter.factor
   }
 
   /** Filtered samples for those given, as I and Q apart. */
@@ -39,7 +39,7 @@ export class Decimator {
     im.set(this.im)
     this.mix(samples, { re, im, kept })
     const { kernel } = this
-    const { factor } = this.of
+    const { factor } = this.filter
     const outputs = re.length < kernel.length ? 0 : Math.floor((re.length - kernel.length) / factor) + 1
     const outRe = new Float64Array(outputs)
     const outIm = new Float64Array(outputs)
@@ -71,7 +71,7 @@ export class Decimator {
     for (let n = 0; n < count; n++) {
       // The turning pointer is set afresh every 1024 samples, so that rounding does not build up.
       if (n % 1024 === 0) {
-        const turns = ((this.seen + n) * (this.of.shiftHz / this.of.sampleRateHz)) % 1
+        const turns = ((this.seen + n) * (this.filter.shiftHz / this.filter.sampleRateHz)) % 1
         cos = Math.cos(-2 * Math.PI * turns)
         sin = Math.sin(-2 * Math.PI * turns)
       }

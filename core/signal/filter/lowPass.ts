@@ -9,8 +9,8 @@ const KAISER_BETA = 0.1102 * (STOP_BAND_DB - 8.7)
  * A linear-phase low-pass, unity at 0: flat to `passHz`, at least 80 dB down from `stopHz` on.
  * @see Kaiser, “Nonrecursive digital filter design using the I0-sinh window function” (1974).
  */
-export function lowPass(of: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
-  const { taps, cutoff, beta } = design(of)
+export function lowPass(band: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
+  const { taps, cutoff, beta } = design(band)
   const middle = (taps - 1) / 2
   const kernel = Float64Array.from(
     { length: taps },
@@ -30,8 +30,15 @@ export function lowPass(of: { sampleRateHz: number; passHz: number; stopHz: numb
  *   continuous first derivative (from memory).
  * @throws CoreError `not-positive` where the stop band does not lie above the pass band.
  */
-export function lowPassSlope(of: { sampleRateHz: number; passHz: number; stopHz: number }): Float64Array {
-  const { sampleRateHz, passHz, stopHz } = of
+export function lowPassSlope({
+  sampleRateHz,
+  passHz,
+  stopHz,
+}: {
+  sampleRateHz: number
+  passHz: number
+  stopHz: number
+}): Float64Array {
   assertPositive('stopHz − passHz', stopHz - passHz)
   const middle = Math.ceil((SLOPE_LOBES * sampleRateHz) / (stopHz - passHz) / 2)
   const cutoff = (passHz + stopHz) / 2 / sampleRateHz
@@ -61,12 +68,11 @@ function nuttallSlope(u: number): number {
   return NUTTALL.reduce((sum, a, m) => sum - a * m * Math.sin(m * u), 0)
 }
 
-function design(of: { sampleRateHz: number; passHz: number; stopHz: number }): {
+function design({ sampleRateHz, passHz, stopHz }: { sampleRateHz: number; passHz: number; stopHz: number }): {
   taps: number
   cutoff: number
   beta: number
 } {
-  const { sampleRateHz, passHz, stopHz } = of
   assertPositive('stopHz − passHz', stopHz - passHz)
   const width = (2 * Math.PI * (stopHz - passHz)) / sampleRateHz
   const half = Math.ceil((STOP_BAND_DB - 7.95) / (2.285 * width) / 2)

@@ -56,9 +56,8 @@ const LEAST_SUB_AUDIBLE_HZ = 60
 /** Takes one block of demodulated signal apart. */
 export function readAudioBlock(
   frequencyHz: Float64Array,
-  of: { rateHz: number; audioHz: number; engine: FftEngine },
+  { rateHz, audioHz, engine }: { rateHz: number; audioHz: number; engine: FftEngine },
 ): AudioBlock {
-  const { rateHz, audioHz, engine } = of
   const weights = blockWeights(frequencyHz.length)
   const carrierHz = weightedMean(frequencyHz, weights)
   const swing = frequencyHz.map(value => value - carrierHz)
@@ -106,9 +105,12 @@ function phaseNoiseOf(spectrum: Spectrum, audioHz: number): number {
 
 function subAudibleIn(
   swing: Float64Array,
-  of: { weights: Float64Array; spectrum: Spectrum; rateHz: number; noiseRmsHz: number },
+  {
+    spectrum,
+    rateHz,
+    weights,
+  }: { weights: Float64Array; spectrum: Spectrum; rateHz: number; noiseRmsHz: number },
 ): SubAudible | null {
-  const { spectrum, rateHz, weights } = of
   if (spectrum.enbwHz > 20) return null
   const peak = spectrumPeaks(spectrum, { fromHz: SUB_FROM_HZ, toHz: SUB_TO_HZ, most: 1 })[0]
   if (!peak) return null
@@ -129,8 +131,10 @@ interface ToneSearch {
   subAudible: SubAudible | null
 }
 
-function toneIn(swing: Float64Array, of: ToneSearch): ToneFit | null {
-  const { spectrum, rateHz, audioHz, rmsHz, noiseRmsHz, subAudible, weights } = of
+function toneIn(
+  swing: Float64Array,
+  { spectrum, rateHz, audioHz, rmsHz, noiseRmsHz, subAudible, weights }: ToneSearch,
+): ToneFit | null {
   const found = spectrumPeaks(spectrum, { fromHz: AUDIO_FROM_HZ, toHz: AUDIO_TO_HZ, most: 1 })[0]
   if (!found) return null
   const toneHz = (peakNear(spectrum, found.frequencyHz, 2 * spectrum.binHz) ?? found).frequencyHz

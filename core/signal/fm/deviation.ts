@@ -163,8 +163,8 @@ function ofExtremes(
   }
 }
 
-function filterWords(of: Pick<DeviationFound, 'channelHalfHz' | 'audioLowPassHz'>): string {
-  return `Channel filter ±${khz(of.channelHalfHz)}, audio low-pass ${khz(of.audioLowPassHz)}.`
+function filterWords(filter: Pick<DeviationFound, 'channelHalfHz' | 'audioLowPassHz'>): string {
+  return `Channel filter ±${khz(filter.channelHalfHz)}, audio low-pass ${khz(filter.audioLowPassHz)}.`
 }
 
 function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standardUncertaintyHz: number } {

@@ -33,20 +33,20 @@ const AIM_RATE_HZ = 60_000
  * The filters that suit a recording.
  * @throws CoreError `out-of-range` when it is sampled too slowly for a deviation.
  */
-export function fmFilters(of: FmSettings): FmFilters {
-  if (!(of.sampleRateHz >= LEAST_FM_RATE_HZ)) {
+export function fmFilters(settings: FmSettings): FmFilters {
+  if (!(settings.sampleRateHz >= LEAST_FM_RATE_HZ)) {
     throw new CoreError(
       'out-of-range',
-      `This recording has ${Math.round(of.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`,
-      { name: 'sampleRateHz', got: of.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity },
+      `This recording has ${Math.round(settings.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`,
+      { name: 'sampleRateHz', got: settings.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity },
     )
   }
-  const factor = Math.max(1, Math.floor(of.sampleRateHz / AIM_RATE_HZ))
-  const rateHz = of.sampleRateHz / factor
+  const factor = Math.max(1, Math.floor(settings.sampleRateHz / AIM_RATE_HZ))
+  const rateHz = settings.sampleRateHz / factor
   return {
     rateHz,
     factor,
-    channelHalfHz: Math.min(of.channelHalfHz, 0.4 * rateHz),
+    channelHalfHz: Math.min(settings.channelHalfHz, 0.4 * rateHz),
     audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz),
   }
 }
@@ -71,13 +71,13 @@ export class FmDemodulator {
   private lastPhase = 0
   private turns = 0
 
-  constructor(of: FmSettings) {
-    const filters = (this.filters = fmFilters(of))
+  constructor(settings: FmSettings) {
+    const filters = (this.filters = fmFilters(settings))
     const { factor, channelHalfHz, rateHz } = filters
     const stopHz = Math.min(1.6 * channelHalfHz, factor === 1 ? 0.5 * rateHz : rateHz - channelHalfHz)
     this.channel = new Decimator({
-      sampleRateHz: of.sampleRateHz,
-      shiftHz: of.shiftHz,
+      sampleRateHz: settings.sampleRateHz,
+      shiftHz: settings.shiftHz,
       passHz: channelHalfHz,
       stopHz,
       factor,

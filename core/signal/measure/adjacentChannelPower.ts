@@ -50,9 +50,12 @@ const NOISE_MARGIN_DB = 3
  */
 export function adjacentChannelPower(
   spectrum: Spectrum,
-  of: { carrierHz: number; channelSpacingHz: number; filterHz?: number },
+  {
+    carrierHz,
+    channelSpacingHz,
+    filterHz = adjacentFilterHz(channelSpacingHz),
+  }: { carrierHz: number; channelSpacingHz: number; filterHz?: number },
 ): AdjacentChannelPower {
-  const { carrierHz, channelSpacingHz, filterHz = adjacentFilterHz(channelSpacingHz) } = of
   const own = bandPower(spectrum, carrierHz - channelSpacingHz / 2, carrierHz + channelSpacingHz / 2)
   const floor = noiseFloorPower(spectrum) * (filterHz / spectrum.enbwHz)
   const edges = {

@@ -64,12 +64,12 @@ export function occupiedBandwidth(
  * Where the power counted from one side reaches the tail, as a fraction of a bin; a bin’s power lies half a
  * bin to either side.
  */
-function edge(spectrum: Spectrum, of: { from: number; to: number; step: 1 | -1; tail: number }): number {
+function edge(spectrum: Spectrum, search: { from: number; to: number; step: 1 | -1; tail: number }): number {
   let sum = 0
-  for (let k = of.from; k !== of.to; k += of.step) {
+  for (let k = search.from; k !== search.to; k += search.step) {
     const power = spectrum.meanPower[k]!
-    if (sum + power >= of.tail) return k + of.step * ((of.tail - sum) / power - 0.5)
+    if (sum + power >= search.tail) return k + search.step * ((search.tail - sum) / power - 0.5)
     sum += power
   }
-  return of.to
+  return search.to
 }

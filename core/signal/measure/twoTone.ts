@@ -108,9 +108,12 @@ function noiseUncertaintyDb({ aboveFloorDb }: SpectrumPeak, frames: number): num
 
 function lineOf(
   peak: SpectrumPeak,
-  of: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number },
+  {
+    meanPower,
+    frames,
+    ...where
+  }: { order: 3 | 5 | 7; side: 'lower' | 'upper'; frequencyHz: number; meanPower: number; frames: number },
 ): ImdLine {
-  const { meanPower, frames, ...where } = of
   return {
     ...where,
     belowToneDb: 10 * Math.log10(Math.max(peak.power, 1e-30) / meanPower),

@@ -134,7 +134,7 @@ export function addWelchSums(parts: readonly WelchSums[]): WelchSums {
  */
 export function spectrumFrom(
   sums: WelchSums,
-  of: { sampleRateHz: number; centreHz: number | null },
+  tuning: { sampleRateHz: number; centreHz: number | null },
 ): Spectrum {
   const {
     settings: { size, window, overlap },
@@ -150,9 +150,9 @@ export function spectrumFrom(
   const ordered = (from: ArrayLike<number>, factor: number) =>
     Float64Array.from({ length: size }, (_unused, k) => from[(k + half) % size]! * factor)
   const { enbwBins } = windowFacts(window)
-  const binHz = of.sampleRateHz / size
+  const binHz = tuning.sampleRateHz / size
   return {
-    centreHz: of.centreHz,
+    centreHz: tuning.centreHz,
     firstHz: -half * binHz,
     binHz,
     window,

@@ -24,10 +24,10 @@ const unit = fc.constantFrom(...LEVEL_UNITS)
 describe('every unit of level', () => {
   it('prints and parses back to the same text', () => {
     fc.assert(
-      fc.property(level, unit, (levelDbm, of) => {
-        const text = printLevel(levelDbm, of)
+      fc.property(level, unit, (levelDbm, figure) => {
+        const text = printLevel(levelDbm, figure)
         const read = parseLevel(text, { bareUnit: 'dBm' })
-        return read.ok && read.unit === of && printLevel(read.levelDbm, of) === text
+        return read.ok && read.unit === figure && printLevel(read.levelDbm, figure) === text
       }),
       { numRuns: 2000 },
     )
@@ -35,10 +35,10 @@ describe('every unit of level', () => {
 
   it('is monotone and can be inverted', () => {
     fc.assert(
-      fc.property(level, fc.double({ min: 0.01, max: 50, noNaN: true }), unit, (levelDbm, more, of) => {
-        const read = parseLevel(`${levelIn(of, levelDbm)} ${of}`, { bareUnit: 'dBm' })
+      fc.property(level, fc.double({ min: 0.01, max: 50, noNaN: true }), unit, (levelDbm, more, figure) => {
+        const read = parseLevel(`${levelIn(figure, levelDbm)} ${figure}`, { bareUnit: 'dBm' })
         return (
-          levelIn(of, levelDbm + more) > levelIn(of, levelDbm) &&
+          levelIn(figure, levelDbm + more) > levelIn(figure, levelDbm) &&
           read.ok &&
           Math.abs(read.levelDbm - levelDbm) < 1e-9
         )

@@ -63,12 +63,12 @@ describe('the slope of the phase', () => {
 
 describe('the channel filter fed piece by piece', () => {
   const samples = simulatedNoise(6000, -10, 11)
-  const of = { sampleRateHz: 240_000, shiftHz: 12_345, passHz: 8000, stopHz: 16_000, factor: 4 }
+  const filter = { sampleRateHz: 240_000, shiftHz: 12_345, passHz: 8000, stopHz: 16_000, factor: 4 }
 
   it('gives the same whatever the pieces', () => {
-    const whole = new Decimator(of).add(samples)
+    const whole = new Decimator(filter).add(samples)
     const random = seededRandom(5)
-    const pieces = new Decimator(of)
+    const pieces = new Decimator(filter)
     const re: number[] = []
     const im: number[] = []
     for (let at = 0; at < 6000;) {
@@ -84,7 +84,7 @@ describe('the channel filter fed piece by piece', () => {
   })
 
   it('says its rate', () => {
-    expect(new Decimator(of).rateHz).toBe(60_000)
+    expect(new Decimator(filter).rateHz).toBe(60_000)
   })
 })
 
@@ -125,8 +125,8 @@ describe('the FM filters of a recording', () => {
 })
 
 describe('one block of demodulated signal', () => {
-  const block = (of: (t: number) => number, seconds = 1) =>
-    Float64Array.from({ length: RATE * seconds }, (_unused, n) => of(n / RATE))
+  const block = (wave: (t: number) => number, seconds = 1) =>
+    Float64Array.from({ length: RATE * seconds }, (_unused, n) => wave(n / RATE))
   const read = (values: Float64Array) =>
     readAudioBlock(values, { rateHz: RATE, audioHz: 15_000, engine: portableFft })
   const sine = (hz: number, amplitude: number) => (t: number) => amplitude * Math.sin(2 * Math.PI * hz * t)

@@ -57,10 +57,9 @@ function carrierResult(step: Step, slot: Slot, context: Context): SlotResult {
 
 function judged(
   step: Step,
-  of: { slot: Slot; reading: LevelReading; found: FoundLevel },
+  { slot, reading, found }: { slot: Slot; reading: LevelReading; found: FoundLevel },
   context: Context,
 ): SlotResult {
-  const { slot, reading, found } = of
   const claim = judgeClaim(step, found, context)
   const each = judgePower(
     step,

@@ -36,12 +36,12 @@ export function planFrequency(set: RadioSet, context: Context): Step[] {
 
 function frequencySlot(
   { channel: { frequencyHz } }: StepPlace,
-  of: { id: 'cold' | 'warm'; label: string; optional: boolean },
+  moment: { id: 'cold' | 'warm'; label: string; optional: boolean },
 ): Slot {
   return {
-    id: of.id,
-    kind: { is: of.id },
-    label: of.label,
+    id: moment.id,
+    kind: { is: moment.id },
+    label: moment.label,
     frequencyHz,
     role: INSTRUMENT_ROLE,
     field: {
@@ -53,6 +53,6 @@ function frequencySlot(
       max: 1e11,
       placeholder: 'MHz or +Hz',
     },
-    optional: of.optional,
+    optional: moment.optional,
   }
 }

@@ -44,10 +44,10 @@ export function evaluateHarmonics(step: Step, context: Context): StepResult {
 
 function summedUp(
   step: Step,
-  of: { planned: SlotResult[]; more: SlotResult[] },
+  results: { planned: SlotResult[]; more: SlotResult[] },
   context: Context,
 ): StepResult {
-  const slots = of.more.length === 0 ? of.planned : [...of.planned, ...of.more]
+  const slots = results.more.length === 0 ? results.planned : [...results.planned, ...results.more]
   const first = slots[0]!
   const worst = worstVerdict(slots.slice(1).map(member => ({ member, verdict: member.verdict })))!
   const anything = slots.some(isRead)
@@ -60,8 +60,8 @@ function summedUp(
     offers: offersFor(step, worst.governs, context),
     questions: slots.flatMap(result => askAboutHarmonic(step, result, first, context)),
     progress: {
-      read: of.planned.filter(isRead).length,
-      possible: of.planned.filter(({ state }) => state !== 'out-of-reach').length,
+      read: results.planned.filter(isRead).length,
+      possible: results.planned.filter(({ state }) => state !== 'out-of-reach').length,
     },
   }
 }
@@ -125,8 +125,8 @@ function openHarmonic(slot: Slot, { step, carrier, books }: StepJudging, context
 }
 
 function shown(
-  of: { slot: Slot; reading: LevelReading; found: FoundLevel },
+  read: { slot: Slot; reading: LevelReading; found: FoundLevel },
   said: { verdict: Verdict; words: string },
 ): SlotResult {
-  return { ...NOTHING, ...of, ...said, state: 'read', notes: of.found.notes }
+  return { ...NOTHING, ...read, ...said, state: 'read', notes: read.found.notes }
 }

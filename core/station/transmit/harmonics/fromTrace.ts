@@ -14,25 +14,29 @@ export interface TakenTrace {
 }
 
 /** A peak from a trace becomes a reading like any other, with its file, its floor and its doubts. */
-export function levelFromPeak(slots: readonly Slot[], peak: HarmonicPeak, of: TakenTrace): KeptLevel | null {
+export function levelFromPeak(
+  slots: readonly Slot[],
+  peak: HarmonicPeak,
+  taken: TakenTrace,
+): KeptLevel | null {
   const settled = slots.find(({ kind }) => kind.n === peak.harmonic)
   if (!settled || !peak.peak) return null
   const { levelDbm, frequencyHz } = peak.peak
   const decimals = Number.isInteger(levelDbm * 10) ? 1 : 2
-  const doubt = traceDoubt(peak, of)
-  return levelOf(slotAt(settled, of.moment), { levelDbm, frequencyHz, decimals, doubt }, of)
+  const doubt = traceDoubt(peak, taken)
+  return levelOf(slotAt(settled, taken.moment), { levelDbm, frequencyHz, decimals, doubt }, taken)
 }
 
 /** A spur found in a trace becomes a reading in a slot of its own. */
-export function levelFromSpur({ levelDbm, frequencyHz }: TraceSpur, of: TakenTrace): KeptLevel | null {
-  const slot = slotAt(spurSlot(frequencyHz), of.moment)
-  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null }, of)
+export function levelFromSpur({ levelDbm, frequencyHz }: TraceSpur, taken: TakenTrace): KeptLevel | null {
+  const slot = slotAt(spurSlot(frequencyHz), taken.moment)
+  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null }, taken)
 }
 
 function levelOf(
   slot: Slot,
   peak: Pick<SeenLevel, 'levelDbm' | 'frequencyHz' | 'doubt'> & { decimals: number },
-  of: TakenTrace,
+  taken: TakenTrace,
 ): KeptLevel | null {
   const text = peak.levelDbm.toFixed(peak.decimals).replace('-', MINUS)
   const read = parseLevel(text, { bareUnit: 'dBm' })
@@ -43,9 +47,9 @@ function levelOf(
     seen: seenLevel(read, {
       levelDbm: peak.levelDbm,
       frequencyHz: peak.frequencyHz,
-      traceFloorDbm: of.peaks.floorDbm,
+      traceFloorDbm: taken.peaks.floorDbm,
       doubt: peak.doubt,
     }),
-    source: of.source,
+    source: taken.source,
   }
 }

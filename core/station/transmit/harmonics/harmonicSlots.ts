@@ -126,14 +126,14 @@ export function moreSlots(step: Step, readings: StepReadings): Slot[] {
 /** The results of a step at one moment; ambient readings are shown, not judged. */
 export function resultsAt(
   moment: Moment,
-  of: { step: Step; slots: readonly SlotResult[]; unkeyed: (slot: Slot) => SlotResult },
+  known: { step: Step; slots: readonly SlotResult[]; unkeyed: (slot: Slot) => SlotResult },
 ): SlotResult[] {
-  const settled = of.slots.filter(({ slot }) => momentOf(slot) === 'settled')
+  const settled = known.slots.filter(({ slot }) => momentOf(slot) === 'settled')
   if (moment === 'settled') return settled
   return settled
     .filter(({ slot }) => !isFirstLine(slot))
     .map(({ slot: plain }) => {
       const slot = slotAt(plain, moment)
-      return of.slots.find(other => other.slot.id === slot.id) ?? of.unkeyed(slot)
+      return known.slots.find(other => other.slot.id === slot.id) ?? known.unkeyed(slot)
     })
 }

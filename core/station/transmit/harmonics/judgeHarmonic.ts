@@ -66,11 +66,10 @@ function ratioBudget(found: FoundLevel, carrier: CarrierForLimit, context: Conte
 }
 
 function against(
-  of: { limit: LimitFound; total: Budget; ratio: Budget | null },
+  { limit, total, ratio }: { limit: LimitFound; total: Budget; ratio: Budget | null },
   found: FoundLevel,
   context: Context,
 ): Judgement {
-  const { limit, total, ratio } = of
   const verdict = decide({
     value: found.value,
     limit: limit.limitDbm,

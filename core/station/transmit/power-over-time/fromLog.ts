@@ -15,15 +15,15 @@ export interface LogTaking {
 }
 
 /** Each planned moment takes the nearest line of a log; moments without a line near stay open. */
-export function levelsFromLog(step: Step, { rows }: Pick<PowerLog, 'rows'>, of: LogTaking): KeptLevel[] {
+export function levelsFromLog(step: Step, { rows }: Pick<PowerLog, 'rows'>, taking: LogTaking): KeptLevel[] {
   return step.slots.flatMap(slot => {
     const atS = momentOf(slot)
     if (atS === null || rows.length === 0) return []
     const nearest = rows.reduce((a, b) => (Math.abs(b.atS - atS) < Math.abs(a.atS - atS) ? b : a))
     if (Math.abs(nearest.atS - atS) > Math.max(LEAST_APART_S, SHARE_APART * atS)) return []
-    const read = parseLevel(nearest.text, { bareUnit: of.bareUnit })
+    const read = parseLevel(nearest.text, { bareUnit: taking.bareUnit })
     if (!read.ok) return []
     const seen = seenLevel(read, { frequencyHz: slot.frequencyHz })
-    return [{ slotId: slot.id, text: nearest.text, seen, source: of.source }]
+    return [{ slotId: slot.id, text: nearest.text, seen, source: taking.source }]
   })
 }

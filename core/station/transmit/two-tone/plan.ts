@@ -61,8 +61,8 @@ function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   const slot = (
     id: string,
     label: string,
-    of: { kind: SlotKind; field: FieldSpec; optional?: boolean },
-  ): Slot => ({ id, label, frequencyHz, role: INSTRUMENT_ROLE, ...of })
+    spec: { kind: SlotKind; field: FieldSpec; optional?: boolean },
+  ): Slot => ({ id, label, frequencyHz, role: INSTRUMENT_ROLE, ...spec })
   const below: FieldSpec = { as: 'figure', unit: 'dB', min: 0, max: 120, placeholder: 'dB below' }
   return [
     slot('pep', 'Peak envelope power', { kind: { is: 'pep' }, field: { as: 'level' } }),

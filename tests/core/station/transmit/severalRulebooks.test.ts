@@ -233,14 +233,14 @@ describe('other testers and samples', () => {
   it('say what n samples can say of a model', () => {
     const sets = ['A', 'B'].map(sample => radio({ id: `set-${sample}`, sample }))
     const review = { ...reviewOf(), sets }
-    const of = (setId: string, text: string) => [
+    const readings = (setId: string, text: string) => [
       harmonic(1, '-13', { setId }),
       ...[2, 3, 4, 5, 6].map(n => harmonic(n, text, { setId })),
     ]
     const context = withReadings({ ...review, instruments: [analyser({ toHz: 3e9 })] }, [
-      ...of('set-A', '-95'),
+      ...readings('set-A', '-95'),
       ...[7, 8, 9, 10].map(n => harmonic(n, '-95', { setId: 'set-A' })),
-      ...of('set-B', '-60'),
+      ...readings('set-B', '-60'),
     ])
     const said = sampleShares(findings(context))
     expect(said[0]?.text.replaceAll('\u00a0', ' ')).toContain('1 of 2 inside: between 1.3 % and 99 %')
