@@ -19,13 +19,13 @@ export function deviationOverTime(toneHz: number, loudestHz: number): CurvePoint
  */
 export function modulatedSpectrum(
   _carrierHz: number,
-  neighbours: { lowerDbc: number; upperDbc: number },
+  adjacent: { lowerDbc: number; upperDbc: number },
 ): CurvePoints {
   const x = Float64Array.from({ length: 961 }, (_unused, i) => -48_000 + 100 * i)
   const y = x.map((hz, i) => {
     const grain = 2.4 * Math.sin(12.9898 * i) * Math.sin(4.1414 * i)
     const far =
-      (hz < 0 ? neighbours.lowerDbc : neighbours.upperDbc) - 24 - Math.max(0, (Math.abs(hz) - 12_500) / 1400)
+      (hz < 0 ? adjacent.lowerDbc : adjacent.upperDbc) - 24 - Math.max(0, (Math.abs(hz) - 12_500) / 1400)
     const body =
       -24 - 20 * Math.log10(1 / Math.max(0.06, Math.abs(besselj0(hz / 2600)))) - (Math.abs(hz) / 3100) ** 2.3
     return 10 * Math.log10(10 ** (Math.max(-180, body) / 10) + 10 ** (Math.max(-112, far) / 10)) + grain
