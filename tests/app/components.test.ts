@@ -154,7 +154,10 @@ describe('BudgetPanel', () => {
         assumed,
       })
     const panel = mount(BudgetPanel, {
-      props: { budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]), about: '×3 as read' },
+      props: {
+        budget: budget([rect('30 dB pad', 0.5), rect('Pocket analyser', 2, true)]),
+        about: '×3 as read',
+      },
       global,
     })
     expect(panel.find('h2').text()).toContain('±2.1')
