@@ -61,3 +61,30 @@ export {
 export { zoomSpectrum, type ZoomSettings } from './zoom'
 export { analysisFacts } from './analysisFacts'
 export { spectrumCurve, type SpectrumCurve } from './curves'
+export {
+  AUDIO_BANDS,
+  AUDIO_FILTERS,
+  AUDIO_FILTER_TITLES,
+  audioPowerGain,
+  weightingWords,
+  type AudioFilter,
+  type AudioWeighting,
+} from './sinad/audioFilter'
+export { fitSine, withoutSine, type SineFit } from './sinad/sineFit'
+export {
+  readSinad,
+  SINAD_DEFAULTS,
+  type SinadBlock,
+  type SinadParts,
+  type SinadSettings,
+} from './sinad/sinadBlock'
+export { blockDoubtWords, type BlockDoubt } from './sinad/blockDoubt'
+export { sinadWords } from './sinad/sinadWords'
+export { steppedBlocks, type SinadStretch } from './sinad/steppedBlocks'
+export {
+  filteredPower,
+  quieting,
+  signalToNoise,
+  type BlockRatio,
+  type FilteredNoise,
+} from './sinad/signalToNoise'

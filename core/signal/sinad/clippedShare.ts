@@ -1,0 +1,55 @@
+/** Samples from here on stand at the rail, of full scale ±1. */
+const RAIL = 0.9996
+
+/** Equal extremes in a row that a sine of this height would not have, beyond what it would. */
+const LONGER_THAN_A_SINE = 2
+
+/**
+ * Share of a block’s samples that are clipped: at the rail of the input, or in runs of equal extremes that are
+ * longer than the top of a sine, where something before the input clipped.
+ * @param samplesPerTone - samples in one period of the tone; tells how long the top of its sine stays on one
+ *   value.
+ */
+export function clippedShare(samples: Float64Array, samplesPerTone: number): number {
+  let [highest, lowest] = [-Infinity, Infinity]
+  let railed = 0
+  for (let n = 0; n < samples.length; n++) {
+    const value = samples[n]!
+    if (value > highest) highest = value
+    if (value < lowest) lowest = value
+    if (value >= RAIL || value <= -RAIL) railed += 1
+  }
+  const longest = topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone) + LONGER_THAN_A_SINE
+  const flat = Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
+  return Math.max(railed > 2 ? railed : 0, flat) / samples.length
+}
+
+/** Samples a sine stays within one step of its top. */
+function topOfSine(step: number, amplitude: number, samplesPerTone: number): number {
+  const share = Math.acos(Math.max(-1, 1 - step / Math.max(step, amplitude))) / Math.PI
+  return share * samplesPerTone
+}
+
+/** Smallest difference between neighbours that differ: the step of the converter. */
+function stepOf(samples: Float64Array): number {
+  let step = Infinity
+  for (let n = 1; n < samples.length; n++) {
+    const change = Math.abs(samples[n]! - samples[n - 1]!)
+    if (change > 0 && change < step) step = change
+  }
+  return Number.isFinite(step) ? step : 0
+}
+
+/** Samples in runs of a value longer than so many. */
+function inRuns(samples: Float64Array, value: number, longest: number): number {
+  let total = 0
+  let run = 0
+  for (let n = 0; n <= samples.length; n++) {
+    if (samples[n] === value) run += 1
+    else {
+      if (run > longest) total += run
+      run = 0
+    }
+  }
+  return total
+}

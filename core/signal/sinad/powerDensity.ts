@@ -1,0 +1,132 @@
+import type { FftEngine } from '../fft'
+import { windowOf } from '../window'
+import { AUDIO_BANDS, audioPowerGain, type AudioWeighting } from './audioFilter'
+
+/** Power of a real signal over frequency, frame by frame. */
+export interface PowerDensity {
+  binHz: number
+  /** Mean density of each bin from nought up, power a hertz: a sine of amplitude 1 has power ½. */
+  density: Float64Array
+  /** Power through the filter in each frame. */
+  framePower: Float64Array
+  /** Frames’ worth of independent signal in the block. */
+  independentFrames: number
+}
+
+/** Bins about this wide: a filter’s edge and a line of hum stay apart. */
+const BIN_HZ = 6
+const OVERLAP = 4
+const WINDOW = 'blackman-harris' as const
+
+/**
+ * Averaged density of a block through overlapping frames; two real frames share a transform.
+ * @param samples - at least 64.
+ */
+export function powerDensity(
+  samples: Float64Array,
+  { sampleRateHz, weighting, engine }: { sampleRateHz: number; weighting: AudioWeighting; engine: FftEngine },
+): PowerDensity {
+  const size = frameSize(samples.length, sampleRateHz)
+  const window = windowOf(WINDOW, size)
+  const binHz = sampleRateHz / size
+  const gains = binGains(size / 2 + 1, binHz, weighting)
+  const hop = Math.max(1, size / OVERLAP)
+  const starts = Array.from(
+    { length: Math.floor((samples.length - size) / hop) + 1 },
+    (_unused, i) => i * hop,
+  )
+  const squares = window.reduce((sum, one) => sum + one * one, 0)
+  const fourths = window.reduce((sum, one) => sum + one ** 4, 0)
+  const scale = 2 / (squares * sampleRateHz)
+  const density = new Float64Array(size / 2 + 1)
+  const framePower = new Float64Array(starts.length)
+  const fft = engine(size)
+  try {
+    for (let i = 0; i < starts.length; i += 2) {
+      const second = starts[i + 1]
+      for (let n = 0; n < size; n++) {
+        fft.input[2 * n] = window[n]! * samples[starts[i]! + n]!
+        fft.input[2 * n + 1] = second === undefined ? 0 : window[n]! * samples[second + n]!
+      }
+      fft.run()
+      for (let k = 0; k <= size / 2; k++) {
+        const [one, other] = twoPowers(fft.output, k, size)
+        density[k]! += scale * (one + other)
+        framePower[i]! += scale * one * gains[k]! * binHz
+        if (second !== undefined) framePower[i + 1]! += scale * other * gains[k]! * binHz
+      }
+    }
+  } finally {
+    fft.release()
+  }
+  const frames = Math.max(1, starts.length)
+  return {
+    binHz,
+    density: density.map(value => value / frames),
+    framePower,
+    independentFrames: Math.max(1, samples.length / (squares ** 2 / fourths)),
+  }
+}
+
+/** Power of the two real frames that were transformed as one complex one, at a bin. */
+function twoPowers(output: ArrayLike<number>, k: number, size: number): [number, number] {
+  const mirror = k === 0 ? 0 : size - k
+  const re = output[2 * k]!
+  const im = output[2 * k + 1]!
+  const mirrorRe = output[2 * mirror]!
+  const mirrorIm = output[2 * mirror + 1]!
+  return [
+    ((re + mirrorRe) ** 2 + (im - mirrorIm) ** 2) / 4,
+    ((im + mirrorIm) ** 2 + (re - mirrorRe) ** 2) / 4,
+  ]
+}
+
+/** A power of two near the wanted resolution, never longer than the block. */
+function frameSize(length: number, sampleRateHz: number): number {
+  const wanted = 2 ** Math.round(Math.log2(sampleRateHz / BIN_HZ))
+  return Math.max(64, Math.min(wanted, 2 ** Math.floor(Math.log2(length))))
+}
+
+/** The filter’s gain for each bin; a bin that lies across an edge counts in part. */
+function binGains(bins: number, binHz: number, weighting: AudioWeighting): Float64Array {
+  const { fromHz, toHz } = AUDIO_BANDS[weighting.filter]
+  return Float64Array.from({ length: bins }, (_unused, k) => {
+    const inside = Math.min((k + 0.5) * binHz, toHz) - Math.max((k - 0.5) * binHz, fromHz)
+    if (inside <= 0) return 0
+    const hz = Math.min(toHz, Math.max(fromHz, k * binHz))
+    return Math.min(1, inside / binHz) * audioPowerGain(weighting, hz)
+  })
+}
+
+/** Power of a density through a weighting. */
+export function weightedPower({ density, binHz }: PowerDensity, weighting: AudioWeighting): number {
+  const gains = binGains(density.length, binHz, weighting)
+  return density.reduce((sum, value, k) => sum + value * gains[k]! * binHz, 0)
+}
+
+/** Bandwidth of white noise with as many independent values, Hz: (∫P)² / ∫P². */
+export function noiseBandwidthHz({ density, binHz }: PowerDensity, weighting: AudioWeighting): number {
+  const gains = binGains(density.length, binHz, weighting)
+  let sum = 0
+  let squares = 0
+  for (let k = 0; k < density.length; k++) {
+    const power = density[k]! * gains[k]!
+    sum += power
+    squares += power * power
+  }
+  return squares === 0 ? 0 : (binHz * sum * sum) / squares
+}
+
+/** Mean density around a frequency, what lies within `apartHz` of it left out. */
+export function densityNear({ density, binHz }: PowerDensity, hz: number, apartHz = 0): number {
+  const reach = Math.max(60, 8 * binHz)
+  let sum = 0
+  let count = 0
+  for (let k = 1; k < density.length; k++) {
+    const away = Math.abs(k * binHz - hz)
+    if (away > reach || away < apartHz) continue
+    sum += density[k]!
+    count += 1
+  }
+  return count === 0 ? 0 : sum / count
+}

@@ -1,0 +1,142 @@
+import { phasorsOf, rotate } from './phasors'
+
+/** A sine fitted to a block: its frequency, amplitude, phase and what it stands on. */
+export interface SineFit {
+  frequencyHz: number
+  amplitude: number
+  /** Phase of the cosine at the first sample, rad. */
+  phaseRad: number
+  offset: number
+}
+
+/** How far the start may be from the tone, Hz. */
+const CATCH_HZ = 12
+
+/** Stretches a frequency is first looked for in, s. */
+const STRETCH_S = 0.02
+const ROUNDS = 4
+
+/**
+ * Fits a sine with frequency, amplitude, phase and offset to a block by least squares. It starts within
+ * `CATCH_HZ` of the tone; the block holds several periods.
+ * @param samples - one block, evenly spaced.
+ * @see IEEE Std 1057, annex on the four-parameter fit (from memory): Gauss–Newton on cosine, sine, offset and
+ *   frequency.
+ */
+export function fitSine(
+  samples: Float64Array,
+  { sampleRateHz, startHz }: { sampleRateHz: number; startHz: number },
+): SineFit {
+  let cycles = nearbyCycles(samples, startHz / sampleRateHz, {
+    stretch: Math.round(STRETCH_S * sampleRateHz),
+    most: CATCH_HZ / sampleRateHz,
+  })
+  let found: Solution = { cos: 0, sin: 0, offset: 0, correction: 0 }
+  for (let round = 0; round < ROUNDS; round++) {
+    found = solveAround(samples, cycles, found)
+    cycles += found.correction
+    if (round > 0 && Math.abs(found.correction) * samples.length < 1e-9) break
+  }
+  const middle = (samples.length - 1) / 2
+  return {
+    frequencyHz: cycles * sampleRateHz,
+    amplitude: Math.hypot(found.cos, found.sin),
+    phaseRad: Math.atan2(-found.sin, found.cos) - 2 * Math.PI * cycles * middle,
+    offset: found.offset,
+  }
+}
+
+/** What is left of a block when a fitted sine is taken off, offset and all. */
+export function withoutSine(samples: Float64Array, sampleRateHz: number, fit: SineFit): Float64Array {
+  const rest = new Float64Array(samples.length)
+  const { amplitude, phaseRad, offset } = fit
+  const re = amplitude * Math.cos(phaseRad)
+  const im = amplitude * Math.sin(phaseRad)
+  rotate(fit.frequencyHz / sampleRateHz, { from: 0, to: samples.length }, (n, cos, sin) => {
+    rest[n] = samples[n]! - re * cos + im * sin - offset
+  })
+  return rest
+}
+
+/** The frequency near a start at which all stretches of a block turn together, cycles a sample. */
+function nearbyCycles(
+  samples: Float64Array,
+  start: number,
+  { stretch, most }: { stretch: number; most: number },
+): number {
+  const length = Math.max(4, Math.min(stretch, samples.length >> 3))
+  const { re, im } = phasorsOf(samples, start, length)
+  const step = 0.2 / samples.length
+  const steps = Math.ceil(Math.min(most, 0.4 / length) / step)
+  let best = { power: -1, cycles: start }
+  for (let i = -steps; i <= steps; i++) {
+    let sumRe = 0
+    let sumIm = 0
+    for (let k = 0; k < re.length; k++) {
+      const angle = -2 * Math.PI * i * step * length * k
+      sumRe += re[k]! * Math.cos(angle) - im[k]! * Math.sin(angle)
+      sumIm += re[k]! * Math.sin(angle) + im[k]! * Math.cos(angle)
+    }
+    const power = sumRe ** 2 + sumIm ** 2
+    if (power > best.power) best = { power, cycles: start + i * step }
+  }
+  return best.cycles
+}
+
+interface Solution {
+  cos: number
+  sin: number
+  offset: number
+  /** To add to the frequency, cycles a sample. */
+  correction: number
+}
+
+/** One round: cosine, sine and offset anew, and the frequency by its slope at what was found before. */
+function solveAround(samples: Float64Array, cycles: number, before: Solution): Solution {
+  const isFirst = before.cos === 0 && before.sin === 0
+  const middle = (samples.length - 1) / 2
+  const start = 2 * Math.PI * cycles * middle
+  const turnCos = Math.cos(start)
+  const turnSin = Math.sin(start)
+  const size = isFirst ? 3 : 4
+  const normal = Array.from({ length: size }, () => new Float64Array(size + 1))
+  const row = new Float64Array(4)
+  rotate(cycles, { from: 0, to: samples.length }, (n, cos, sin) => {
+    row[0] = cos * turnCos + sin * turnSin
+    row[1] = sin * turnCos - cos * turnSin
+    row[2] = 1
+    row[3] = ((n - middle) / samples.length) * (before.sin * row[0] - before.cos * row[1])
+    for (let i = 0; i < size; i++) {
+      const line = normal[i]!
+      for (let j = i; j < size; j++) line[j]! += row[i]! * row[j]!
+      line[size]! += row[i]! * samples[n]!
+    }
+  })
+  for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) normal[i]![j] = normal[j]![i]!
+  const [cos, sin, offset, slope = 0] = solveLinear(normal)
+  return {
+    cos: cos!,
+    sin: sin!,
+    offset: offset!,
+    correction: slope / (2 * Math.PI * samples.length),
+  }
+}
+
+/** Gauss elimination with pivots; each line holds its right-hand side last. */
+function solveLinear(lines: Float64Array[]): number[] {
+  const size = lines.length
+  for (let column = 0; column < size; column++) {
+    let pivot = column
+    for (let row = column + 1; row < size; row++)
+      if (Math.abs(lines[row]![column]!) > Math.abs(lines[pivot]![column]!)) pivot = row
+    ;[lines[column], lines[pivot]] = [lines[pivot]!, lines[column]!]
+    const head = lines[column]!
+    if (head[column] === 0) continue
+    for (let row = 0; row < size; row++) {
+      if (row === column) continue
+      const factor = lines[row]![column]! / head[column]!
+      for (let k = column; k <= size; k++) lines[row]![k]! -= factor * head[k]!
+    }
+  }
+  return lines.map((line, i) => (line[i] === 0 ? 0 : line[size]! / line[i]!))
+}
