@@ -18,7 +18,7 @@ export default defineConfig({
         ...shared,
         test: {
           name: 'core',
-          include: ['tests/{core,outside}/**/*.test.ts'],
+          include: ['tests/{core,outside,cli}/**/*.test.ts'],
           environment: 'node',
           testTimeout: 20_000,
           isolate: false,

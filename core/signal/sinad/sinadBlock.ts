@@ -138,9 +138,15 @@ function heightOf(samples: Float64Array): { rms: number; peak: number } {
 function toneNear(density: PowerDensity, toneHz: number, seconds: number): number | null {
   const around = densityNear(density, toneHz, WRONG_TONE_SHARE * toneHz + 4 * density.binHz)
   const near = highestIn(density, toneHz * (1 - WRONG_TONE_SHARE), toneHz * (1 + WRONG_TONE_SHARE))
-  const widthHz = 2 * density.binHz
-  return near.value > around * (1 + 3 / Math.sqrt(Math.max(1, seconds * widthHz))) ? near.hz : null
+  const lineHz = WINDOW_LINE_BINS * density.binHz
+  return near.value > around * (1 + (LIKELY * TONE_STANDS_OUT) / (seconds * lineHz)) ? near.hz : null
 }
+
+/** A line spreads over so many bins of the averaged density. */
+const WINDOW_LINE_BINS = 2
+
+/** A line of this share of what a tone needs is looked at more closely. */
+const LIKELY = 0.6
 
 function strongestTone(density: PowerDensity, sampleRateHz: number): number {
   return highestIn(density, SEARCH.fromHz, Math.min(SEARCH.toHz, 0.45 * sampleRateHz)).hz

@@ -1,0 +1,124 @@
+import { type Recording, samplesOf } from '#core/format'
+import {
+  analysisFacts,
+  blockDoubtWords,
+  concludeAnalysis,
+  gatherStretch,
+  portableFft,
+  type RecordingAnalysis,
+  type SampleSource,
+  type SinadSettings,
+  type SinadStretch,
+  sizeFor,
+  spectrumPeaks,
+  spectrumFrom,
+  steppedBlocks,
+  weightingWords,
+  Welch,
+  windowFacts,
+} from '#core/signal'
+
+/** How a recording is to be taken. */
+export interface AnalyseOptions {
+  /** Two channels are I and Q, or audio; null: as the file says. */
+  as: 'iq' | 'audio' | null
+  /** Which pair of I and Q, or which channel of audio, from nought. */
+  channel: number
+  sinad: SinadSettings
+  channelSpacingHz: number | null
+}
+
+const WINDOW = 'blackman-harris' as const
+const RESOLUTION_HZ = 100
+const CHANNEL_HALF_HZ = 15_000
+
+/** Audio longer than this is read as far as here, s. */
+const MOST_AUDIO_S = 600
+
+/** What the application finds in one recording: figures, and the sentences it would show. */
+export async function analyseRecording(recording: Recording, options: AnalyseOptions) {
+  const as = options.as ?? (recording.mayBeIq ? 'iq' : 'audio')
+  const use = as === 'iq' ? { kind: 'iq' as const, pair: options.channel } : audioChannel(options.channel)
+  const source = samplesOf(recording, use)
+  const analysis = await analysed(source, options.channelSpacingHz)
+  const { name, sampleRateHz, centreHz, understood, warnings } = recording
+  return {
+    name,
+    as,
+    sampleRateHz,
+    centreHz,
+    seconds: source.sampleCount / sampleRateHz,
+    understood,
+    warnings,
+    found: as === 'iq' ? figuresOf(analysis) : audioFiguresOf(analysis),
+    facts: as === 'iq' ? analysisFacts(analysis, centreHz) : [analysis.words],
+    sinad: as === 'audio' ? await sinadOf(source, options.sinad) : null,
+  }
+}
+
+/** What one recording came to. */
+export type AnalysedRecording = Awaited<ReturnType<typeof analyseRecording>>
+
+const audioChannel = (channel: number) => ({ kind: 'audio' as const, channel })
+
+async function analysed(source: SampleSource, channelSpacingHz: number | null): Promise<RecordingAnalysis> {
+  const { sampleRateHz, sampleCount, layout } = source
+  const { enbwBins } = windowFacts(WINDOW)
+  const size = sizeFor(sampleRateHz, { resolutionHz: RESOLUTION_HZ, enbwBins, sampleCount })
+  const fmShiftHz = layout === 'iq' ? await strongestHz(source, size) : null
+  const settings = { size, window: WINDOW, fmShiftHz, channelHalfHz: CHANNEL_HALF_HZ, columns: 1, rows: 1 }
+  const stretch = await gatherStretch(source, settings, { from: 0, to: sampleCount, engine: portableFft })
+  return concludeAnalysis([stretch], source, {
+    channelSpacingHz,
+    carrierHz: fmShiftHz,
+    twoTone: false,
+    fmShiftHz,
+  })
+}
+
+/** The strongest signal near the start and in the middle, Hz from the middle of the recording. */
+async function strongestHz(source: SampleSource, size: number): Promise<number> {
+  const welch = new Welch({ size, window: WINDOW }, portableFft)
+  for (const share of [0, 0.25, 0.5, 0.75])
+    welch.add(await source.read(Math.floor(share * source.sampleCount), 8 * size))
+  const spectrum = spectrumFrom(welch.sums(), source)
+  welch.release()
+  return spectrumPeaks(spectrum, { most: 1 })[0]?.frequencyHz ?? 0
+}
+
+function figuresOf(analysis: RecordingAnalysis) {
+  const { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, without } = analysis
+  return { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, without }
+}
+
+/** A real signal’s spectrum is mirrored about nought: one side says all, and there is no carrier. */
+function audioFiguresOf({ noiseFloorDb, peaks }: RecordingAnalysis) {
+  return { noiseFloorDb, peaks: peaks.filter(({ frequencyHz }) => frequencyHz > 0) }
+}
+
+async function sinadOf(source: SampleSource, settings: SinadSettings) {
+  const count = Math.min(source.sampleCount, Math.round(MOST_AUDIO_S * source.sampleRateHz))
+  const pairs = await source.read(0, count)
+  const samples = Float64Array.from({ length: pairs.length / 2 }, (_unused, n) => pairs[2 * n]!)
+  const stretches = steppedBlocks(samples, source.sampleRateHz, settings, portableFft)
+  return {
+    weighting: weightingWords(settings.weighting),
+    toneHz: settings.toneHz,
+    readS: count / source.sampleRateHz,
+    stretches: stretches.map(stretchFigures),
+  }
+}
+
+function stretchFigures({ fromS, toS, blocks, mean }: SinadStretch) {
+  return {
+    fromS,
+    toS,
+    mean,
+    blocks: blocks.map(({ seconds, peak, parts, doubts }) => ({
+      seconds,
+      peak,
+      ...parts,
+      doubts: doubts.map(doubt => ({ ...doubt, words: blockDoubtWords(doubt) })),
+    })),
+  }
+}

@@ -1,0 +1,113 @@
+import { parseArgs } from 'node:util'
+import { CoreError } from '#core/errors'
+import { openRecordings } from '#core/format'
+import { AUDIO_FILTERS, type AudioFilter, SINAD_DEFAULTS } from '#core/signal'
+import { type AnalyseOptions, analyseRecording } from './analyseRecording'
+import { fileSource } from './fileSource'
+import { printAnalysis } from './printAnalysis'
+
+const USAGE = `Usage: npm run cli -- analyse FILE [FILE …] [options]
+
+Prints what the application finds in recordings: WAV, SigMF as two files or an archive.
+
+  --json               figures as JSON
+  --as iq|audio        how two channels are taken; by default as the file says
+  --channel N          which channel, or pair of I and Q, from 0
+  --filter NAME        ${AUDIO_FILTERS.join(', ')}; voice by default
+  --deemphasis US      time constant of a de-emphasis, µs; none by default
+  --tone HZ            tone that was sent, 1000 by default
+  --spacing HZ         channel spacing: gives occupied bandwidth and neighbours
+`
+
+/** Something the person at the shell put wrong. */
+class UsageError extends Error {}
+
+function read(argv: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        as: { type: 'string' },
+        channel: { type: 'string', default: '0' },
+        filter: { type: 'string', default: SINAD_DEFAULTS.weighting.filter },
+        deemphasis: { type: 'string' },
+        tone: { type: 'string', default: String(SINAD_DEFAULTS.toneHz) },
+        spacing: { type: 'string' },
+        help: { type: 'boolean', short: 'h', default: false },
+      },
+    })
+  } catch (error) {
+    throw new UsageError(error instanceof Error ? error.message : String(error))
+  }
+}
+
+type Values = ReturnType<typeof read>['values']
+
+function optionsOf({ as, channel, filter, deemphasis, tone, spacing }: Values): AnalyseOptions {
+  if (as !== undefined && as !== 'iq' && as !== 'audio') throw new UsageError('--as takes iq or audio.')
+  const known = AUDIO_FILTERS.find(one => one === filter)
+  if (!known) throw new UsageError(`--filter takes ${AUDIO_FILTERS.join(', ')}.`)
+  const deEmphasisUs = numberOf('--deemphasis', deemphasis, { from: 1, to: 5000 })
+  return {
+    as: as ?? null,
+    channel: numberOf('--channel', channel, { from: 0, to: 63 }) ?? 0,
+    channelSpacingHz: numberOf('--spacing', spacing, { from: 1000, to: 1e6 }),
+    sinad: {
+      weighting: { filter: known satisfies AudioFilter, deEmphasisS: deEmphasisUs && deEmphasisUs / 1e6 },
+      toneHz: numberOf('--tone', tone, { from: 200, to: 4000 }) ?? SINAD_DEFAULTS.toneHz,
+    },
+  }
+}
+
+function numberOf(
+  name: string,
+  text: string | undefined,
+  { from, to }: { from: number; to: number },
+): number | null {
+  if (text === undefined) return null
+  const value = Number(text)
+  if (text.trim() !== '' && value >= from && value <= to) return value
+  throw new UsageError(`${name} takes a number from ${from} to ${to}, got “${text}”.`)
+}
+
+/** Runs a command; what it prints goes to `out`, what went wrong to `err`. Returns the exit code. */
+export async function run(
+  argv: readonly string[],
+  { out, err }: { out: (text: string) => void; err: (text: string) => void },
+): Promise<0 | 1> {
+  try {
+    const { values, positionals } = read(argv)
+    const [command, ...files] = positionals
+    if (values.help) return done(out, USAGE)
+    if (command !== 'analyse') throw new UsageError(`There is one command, analyse.\n\n${USAGE}`)
+    if (files.length === 0) throw new UsageError(`Which file?\n\n${USAGE}`)
+    const options = optionsOf(values)
+    const recordings = await openRecordings(await Promise.all(files.map(fileSource)))
+    if (recordings.length === 0)
+      throw new UsageError(
+        'None of these files is a recording. Known: WAV, and SigMF as two files or an archive.',
+      )
+    const found = []
+    for (const recording of recordings) found.push(await analyseRecording(recording, options))
+    return done(out, values.json ? JSON.stringify(found, null, 2) : found.map(printAnalysis).join('\n\n'))
+  } catch (error) {
+    err(wordsOf(error))
+    return 1
+  }
+}
+
+function done(out: (text: string) => void, text: string): 0 {
+  out(`${text.trimEnd()}\n`)
+  return 0
+}
+
+function wordsOf(error: unknown): string {
+  if (error instanceof UsageError || error instanceof CoreError) return `${error.message}\n`
+  const { code, path } = error as { code?: string; path?: string }
+  if (code === 'ENOENT') return `There is no file “${path}”.\n`
+  if (code === 'EACCES') return `“${path}” may not be read.\n`
+  if (code === 'EISDIR') return `“${path ?? 'That'}” is a folder, not a recording.\n`
+  throw error
+}

@@ -1,0 +1,27 @@
+// npm run cli -- analyse FILE --json: the same core from a shell, without a browser.
+import { rmSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { build } from 'esbuild'
+import { root } from './lib.mjs'
+
+const bundle = join(tmpdir(), `rigorous-meter-cli-${process.pid}.cjs`)
+await build({
+  entryPoints: [join(root, 'cli/main.ts')],
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  outfile: bundle,
+  alias: { '#core': join(root, 'core') },
+  logLevel: 'error',
+})
+try {
+  const { run } = createRequire(import.meta.url)(bundle)
+  process.exitCode = await run(process.argv.slice(2), {
+    out: text => process.stdout.write(text),
+    err: text => process.stderr.write(text),
+  })
+} finally {
+  rmSync(bundle, { force: true })
+}

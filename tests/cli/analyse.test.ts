@@ -1,0 +1,93 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { run } from '../../cli/main'
+import { added, gaussian, powerThrough, sines, voiceBand } from '../support/audio'
+import { chunk, fmt, riff, sixteen } from '../support/recordingFiles'
+
+const RATE = 16_000
+const folder = mkdtempSync(join(tmpdir(), 'rigorous-meter-cli-'))
+const path = (name: string) => join(folder, name)
+
+async function shell(...argv: string[]) {
+  const told = { out: '', err: '', code: 0 }
+  told.code = await run(argv, { out: text => (told.out += text), err: text => (told.err += text) })
+  return told
+}
+
+/** A recording stepped down twice: the truth is its noise alone, through a plain transform. */
+const noises = [0.004, 0.02, 0.05].map((rms, i) => gaussian(3 * RATE, rms, 40 + i))
+const tone = sines(3 * RATE, RATE, [{ hz: 1001.2, amplitude: 0.3 }])
+const truths = noises.map(noise => 10 * Math.log10(1 + 0.045 / powerThrough(noise, RATE, voiceBand, 3001)))
+
+beforeAll(() => {
+  const samples = noises.flatMap(noise => [...added(tone, noise)])
+  const wav = (values: number[]) =>
+    riff(fmt({ channels: 1, rate: RATE }), chunk('data', sixteen(...values.map(v => Math.round(32_767 * v)))))
+  writeFileSync(path('steps.wav'), wav(samples))
+  writeFileSync(path('silent.wav'), wav(Array.from({ length: 2 * RATE }, () => 0)))
+  writeFileSync(path('notes.wav'), 'these are not samples')
+})
+afterAll(() => rmSync(folder, { recursive: true }))
+
+interface Found {
+  as: string
+  sinad: {
+    stretches: {
+      fromS: number
+      toS: number
+      mean: { sinadDb: number; standardUncertaintyDb: number } | null
+      blocks: { doubts: { kind: string; words: string }[] }[]
+    }[]
+  }
+}
+
+describe('analyse, from a shell', () => {
+  it('cuts a stepped recording at its steps and reads each as the noise alone says', async () => {
+    const { out, code } = await shell('analyse', path('steps.wav'), '--json')
+    expect(code).toBe(0)
+    const [{ as, sinad }] = JSON.parse(out) as [Found]
+    expect(as).toBe('audio')
+    expect(sinad.stretches).toHaveLength(3)
+    sinad.stretches.forEach(({ fromS, toS, mean }, i) => {
+      expect(Math.abs(mean!.sinadDb - truths[i]!)).toBeLessThan(0.15)
+      expect(mean!.standardUncertaintyDb).toBeLessThan(0.15)
+      expect(Math.abs(fromS - 3 * i)).toBeLessThan(0.35)
+      expect(Math.abs(toS - 3 * (i + 1))).toBeLessThan(0.35)
+    })
+  })
+
+  it('says it in words for a person', async () => {
+    const { out, err } = await shell('analyse', path('steps.wav'), '--filter', 'psophometric')
+    expect(err).toBe('')
+    expect(out).toContain('SINAD, psophometric, ITU-T O.41:')
+    expect(out.match(/\sdB ±/g)).toHaveLength(3)
+  })
+
+  it('carries the doubts: silence gives no figure', async () => {
+    const { out, code } = await shell('analyse', path('silent.wav'), '--json')
+    const [{ sinad }] = JSON.parse(out) as [Found]
+    expect(code).toBe(0)
+    expect(sinad.stretches.map(({ mean }) => mean)).toEqual([null])
+    expect(sinad.stretches[0]!.blocks[0]!.doubts).toEqual([
+      { kind: 'silence', words: expect.stringContaining('nothing comes in') as string },
+    ])
+  })
+
+  it.each([
+    [['analyse', path('nowhere.wav')], 'There is no file'],
+    [['analyse', path('notes.wav')], 'notes.wav'],
+    [['analyse', folder], 'None of these files is a recording'],
+    [['analyse'], 'Which file?'],
+    [['listen', path('steps.wav')], 'There is one command, analyse.'],
+    [['analyse', path('steps.wav'), '--filter', 'loud'], '--filter takes voice, psophometric, flat'],
+    [['analyse', path('steps.wav'), '--tone', 'high'], '--tone takes a number from 200 to 4000, got “high”'],
+    [['analyse', path('steps.wav'), '--loud'], '--loud'],
+  ])('refuses in words on the other stream: %j', async (argv, words) => {
+    const { out, err, code } = await shell(...argv)
+    expect(code).toBe(1)
+    expect(out).toBe('')
+    expect(err).toContain(words)
+  })
+})
