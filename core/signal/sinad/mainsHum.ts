@@ -17,6 +17,9 @@ const MULTIPLES = 8
 /** A line of hum stands this many times above the noise of one line’s width. */
 const STANDS_OUT = 25
 
+/** A line that does not lift the averaged density by this is none. */
+const WORTH_A_LOOK = 1.3
+
 /** Lines nearer to the tone or its harmonics than this are not told from them, Hz. */
 const APART_HZ = 5
 
@@ -42,9 +45,11 @@ function humOf(rest: Float64Array, mainsHz: 50 | 60, search: HumSearch): MainsHu
     const hz = multiple * mainsHz
     const toTone = Math.abs(hz / toneHz - Math.max(1, Math.round(hz / toneHz))) * toneHz
     if (toTone < APART_HZ || hz > 0.4 * sampleRateHz) continue
+    const around = densityNear(density, hz, 4 * density.binHz)
+    if (density.density[Math.round(hz / density.binHz)]! < WORTH_A_LOOK * around) continue
     const { re, im } = phasorsOf(rest, hz / sampleRateHz, rest.length)
     const power = (re[0]! ** 2 + im[0]! ** 2) / 2
-    const noise = densityNear(density, hz, 4 * density.binHz) / seconds
+    const noise = around / seconds
     if (power < STANDS_OUT * noise) continue
     hum.power += power - noise
     hum.weightedPower += (power - noise) * audioPowerGain(weighting, hz)

@@ -6,44 +6,41 @@ export interface Phasors {
 }
 
 /** Steps after which a rotation is set right again: rounding does not add up. */
-const RESET = 512
+export const RESET = 512
 
 /** Splits a block into stretches and takes the part at one frequency out of each; a rest is left out. */
-export function phasorsOf(samples: ArrayLike<number>, cyclesPerSample: number, stretch: number): Phasors {
+export function phasorsOf(samples: Float64Array, cyclesPerSample: number, stretch: number): Phasors {
   const count = Math.floor(samples.length / stretch)
   const re = new Float64Array(count)
   const im = new Float64Array(count)
+  const turn = turnOf(cyclesPerSample)
   for (let k = 0; k < count; k++) {
     let sumRe = 0
     let sumIm = 0
-    rotate(cyclesPerSample, { from: k * stretch, to: (k + 1) * stretch }, (n, cos, sin) => {
-      sumRe += samples[n]! * cos
-      sumIm -= samples[n]! * sin
-    })
+    const to = (k + 1) * stretch
+    for (let start = k * stretch; start < to; start += RESET) {
+      let { cos, sin } = turn.at(start)
+      const end = Math.min(to, start + RESET)
+      for (let n = start; n < end; n++) {
+        sumRe += samples[n]! * cos
+        sumIm -= samples[n]! * sin
+        const next = cos * turn.cos - sin * turn.sin
+        sin = sin * turn.cos + cos * turn.sin
+        cos = next
+      }
+    }
     re[k] = (2 * sumRe) / stretch
     im[k] = (2 * sumIm) / stretch
   }
   return { re, im }
 }
 
-/** Cosine and sine of a frequency for every sample of a range, by rotation. */
-export function rotate(
-  cyclesPerSample: number,
-  { from, to }: { from: number; to: number },
-  take: (n: number, cos: number, sin: number) => void,
-): void {
+/** One step of a rotation, and where it stands at any sample. */
+export function turnOf(cyclesPerSample: number) {
   const step = 2 * Math.PI * cyclesPerSample
-  const stepCos = Math.cos(step)
-  const stepSin = Math.sin(step)
-  for (let start = from; start < to; start += RESET) {
-    let cos = Math.cos(step * start)
-    let sin = Math.sin(step * start)
-    const end = Math.min(to, start + RESET)
-    for (let n = start; n < end; n++) {
-      take(n, cos, sin)
-      const next = cos * stepCos - sin * stepSin
-      sin = sin * stepCos + cos * stepSin
-      cos = next
-    }
+  return {
+    cos: Math.cos(step),
+    sin: Math.sin(step),
+    at: (n: number) => ({ cos: Math.cos(step * n), sin: Math.sin(step * n) }),
   }
 }

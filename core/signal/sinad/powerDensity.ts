@@ -27,7 +27,7 @@ export function powerDensity(
   { sampleRateHz, weighting, engine }: { sampleRateHz: number; weighting: AudioWeighting; engine: FftEngine },
 ): PowerDensity {
   const size = frameSize(samples.length, sampleRateHz)
-  const window = windowOf(WINDOW, size)
+  const window = frameWindow(size)
   const binHz = sampleRateHz / size
   const gains = binGains(size / 2 + 1, binHz, weighting)
   const hop = Math.max(1, size / OVERLAP)
@@ -87,8 +87,23 @@ function frameSize(length: number, sampleRateHz: number): number {
   return Math.max(64, Math.min(wanted, 2 ** Math.floor(Math.log2(length))))
 }
 
-/** The filter’s gain for each bin; a bin that lies across an edge counts in part. */
+/** A window of one size and gains of one filter are wanted again and again. */
+let lastWindow = new Float32Array(0)
+let lastGains = { key: '', gains: new Float64Array(0) }
+
+function frameWindow(size: number): Float32Array {
+  if (lastWindow.length !== size) lastWindow = Float32Array.from(windowOf(WINDOW, size))
+  return lastWindow
+}
+
 function binGains(bins: number, binHz: number, weighting: AudioWeighting): Float64Array {
+  const key = `${bins} ${binHz} ${weighting.filter} ${weighting.deEmphasisS}`
+  if (lastGains.key !== key) lastGains = { key, gains: freshGains(bins, binHz, weighting) }
+  return lastGains.gains
+}
+
+/** The filter’s gain for each bin; a bin that lies across an edge counts in part. */
+function freshGains(bins: number, binHz: number, weighting: AudioWeighting): Float64Array<ArrayBuffer> {
   const { fromHz, toHz } = AUDIO_BANDS[weighting.filter]
   return Float64Array.from({ length: bins }, (_unused, k) => {
     const inside = Math.min((k + 0.5) * binHz, toHz) - Math.max((k - 0.5) * binHz, fromHz)

@@ -3,6 +3,7 @@ import type { FftEngine } from '../fft'
 import { AUDIO_BANDS, audioPowerGain, type AudioWeighting } from './audioFilter'
 import type { BlockDoubt } from './blockDoubt'
 import { clippedShare } from './clippedShare'
+import { type Audio, decimated } from './decimated'
 import { mainsHum } from './mainsHum'
 import { phasorsOf } from './phasors'
 import { densityNear, noiseBandwidthHz, type PowerDensity, powerDensity, weightedPower } from './powerDensity'
@@ -90,20 +91,28 @@ export function readSinad(
   engine: FftEngine,
 ): SinadBlock {
   const seconds = samples.length / sampleRateHz
-  if (!(seconds >= LEAST_BLOCK_S))
-    throw new CoreError(
-      'too-few',
-      `A block of ${seconds.toFixed(2)} s is too short: ${LEAST_BLOCK_S} s and more.`,
-      {
-        name: 'seconds',
-        got: seconds,
-        min: LEAST_BLOCK_S,
-      },
-    )
-  const { rms, peak } = heightOf(samples)
-  const share = clippedShare(samples, sampleRateHz / settings.toneHz)
+  if (!(seconds >= LEAST_BLOCK_S)) throw tooShort(seconds)
+  const audio = { samples, sampleRateHz }
+  return readDecimated(audio, decimated(audio, settings.weighting.filter), settings, engine)
+}
+
+/**
+ * The same for a block whose decimated audio is there already.
+ * @param audio - the block as it came: it tells silence and clipping.
+ * @param low - the same block at the rate of `decimated`.
+ */
+export function readDecimated(
+  audio: Audio,
+  low: Audio,
+  settings: SinadSettings,
+  engine: FftEngine,
+): SinadBlock {
+  const seconds = audio.samples.length / audio.sampleRateHz
+  const { rms, peak } = heightOf(audio.samples)
+  const share = clippedShare(audio.samples, audio.sampleRateHz / settings.toneHz)
   const clipping: BlockDoubt[] = share > CLIPPED_SHARE ? [{ kind: 'clipping', share }] : []
   if (rms < SILENCE_RMS) return { seconds, peak, parts: null, totalPower: 0, doubts: [{ kind: 'silence' }] }
+  const { samples, sampleRateHz } = low
   const asked = { sampleRateHz, weighting: settings.weighting, engine }
   const whole = powerDensity(samples, asked)
   const startHz = toneNear(whole, settings.toneHz, seconds) ?? strongestTone(whole, sampleRateHz)
@@ -117,6 +126,19 @@ export function readSinad(
   const parts = partsOf({ fit, rest, density, sampleRateHz, weighting: settings.weighting })
   const doubts = [...clipping, ...toneDoubts({ samples, sampleRateHz, fit, parts, around }, settings)]
   return { seconds, peak, parts, totalPower, doubts }
+}
+
+/** A block too short to be read. */
+export function tooShort(seconds: number): CoreError {
+  return new CoreError(
+    'too-few',
+    `A block of ${seconds.toFixed(2)} s is too short: ${LEAST_BLOCK_S} s and more.`,
+    {
+      name: 'seconds',
+      got: seconds,
+      min: LEAST_BLOCK_S,
+    },
+  )
 }
 
 function heightOf(samples: Float64Array): { rms: number; peak: number } {

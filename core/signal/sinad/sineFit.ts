@@ -1,4 +1,4 @@
-import { phasorsOf, rotate } from './phasors'
+import { phasorsOf, RESET, turnOf } from './phasors'
 
 /** A sine fitted to a block: its frequency, amplitude, phase and what it stands on. */
 export interface SineFit {
@@ -52,9 +52,17 @@ export function withoutSine(samples: Float64Array, sampleRateHz: number, fit: Si
   const { amplitude, phaseRad, offset } = fit
   const re = amplitude * Math.cos(phaseRad)
   const im = amplitude * Math.sin(phaseRad)
-  rotate(fit.frequencyHz / sampleRateHz, { from: 0, to: samples.length }, (n, cos, sin) => {
-    rest[n] = samples[n]! - re * cos + im * sin - offset
-  })
+  const turn = turnOf(fit.frequencyHz / sampleRateHz)
+  for (let start = 0; start < samples.length; start += RESET) {
+    let { cos, sin } = turn.at(start)
+    const end = Math.min(samples.length, start + RESET)
+    for (let n = start; n < end; n++) {
+      rest[n] = samples[n]! - re * cos + im * sin - offset
+      const next = cos * turn.cos - sin * turn.sin
+      sin = sin * turn.cos + cos * turn.sin
+      cos = next
+    }
+  }
   return rest
 }
 
@@ -93,33 +101,57 @@ interface Solution {
 
 /** One round: cosine, sine and offset anew, and the frequency by its slope at what was found before. */
 function solveAround(samples: Float64Array, cycles: number, before: Solution): Solution {
-  const isFirst = before.cos === 0 && before.sin === 0
-  const middle = (samples.length - 1) / 2
-  const start = 2 * Math.PI * cycles * middle
-  const turnCos = Math.cos(start)
-  const turnSin = Math.sin(start)
-  const size = isFirst ? 3 : 4
-  const normal = Array.from({ length: size }, () => new Float64Array(size + 1))
-  const row = new Float64Array(4)
-  rotate(cycles, { from: 0, to: samples.length }, (n, cos, sin) => {
-    row[0] = cos * turnCos + sin * turnSin
-    row[1] = sin * turnCos - cos * turnSin
-    row[2] = 1
-    row[3] = ((n - middle) / samples.length) * (before.sin * row[0] - before.cos * row[1])
-    for (let i = 0; i < size; i++) {
-      const line = normal[i]!
-      for (let j = i; j < size; j++) line[j]! += row[i]! * row[j]!
-      line[size]! += row[i]! * samples[n]!
-    }
-  })
-  for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) normal[i]![j] = normal[j]![i]!
-  const [cos, sin, offset, slope = 0] = solveLinear(normal)
+  const size = before.cos === 0 && before.sin === 0 ? 3 : 4
+  const sums = normalSums(samples, cycles, before)
+  const order = [0, 1, 2, 3].slice(0, size)
+  const lines = order.map(i =>
+    Float64Array.from([...order.map(j => sums[5 * Math.min(i, j) + Math.max(i, j)]!), sums[5 * i + 4]!]),
+  )
+  const [cos, sin, offset, slope = 0] = solveLinear(lines)
   return {
     cos: cos!,
     sin: sin!,
     offset: offset!,
     correction: slope / (2 * Math.PI * samples.length),
   }
+}
+
+/**
+ * Sums of products of cosine, sine, one and slope with each other and with the signal: a line of five each, the
+ * signal last. Time counts from the middle of the block.
+ */
+function normalSums(samples: Float64Array, cycles: number, before: Solution): Float64Array {
+  const { length } = samples
+  const middle = (length - 1) / 2
+  const turn = turnOf(cycles)
+  let [cc, cs, c1, cd, cx] = [0, 0, 0, 0, 0]
+  let [ss, s1, sd, sx] = [0, 0, 0, 0]
+  let [d1, dd, dx, x1] = [0, 0, 0, 0]
+  for (let start = 0; start < length; start += RESET) {
+    let { cos, sin } = turn.at(start - middle)
+    const end = Math.min(length, start + RESET)
+    for (let n = start; n < end; n++) {
+      const x = samples[n]!
+      const slope = ((n - middle) / length) * (before.sin * cos - before.cos * sin)
+      cc += cos * cos
+      cs += cos * sin
+      c1 += cos
+      cd += cos * slope
+      cx += cos * x
+      ss += sin * sin
+      s1 += sin
+      sd += sin * slope
+      sx += sin * x
+      d1 += slope
+      dd += slope * slope
+      dx += slope * x
+      x1 += x
+      const next = cos * turn.cos - sin * turn.sin
+      sin = sin * turn.cos + cos * turn.sin
+      cos = next
+    }
+  }
+  return Float64Array.of(cc, cs, c1, cd, cx, 0, ss, s1, sd, sx, 0, 0, length, d1, x1, 0, 0, 0, dd, dx)
 }
 
 /** Gauss elimination with pivots; each line holds its right-hand side last. */

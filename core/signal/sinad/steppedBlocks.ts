@@ -2,7 +2,8 @@ import type { FftEngine } from '../fft'
 import { audioPowerGain } from './audioFilter'
 import { changePoints } from './changePoints'
 import { powerDensity } from './powerDensity'
-import { readSinad, type SinadBlock, type SinadSettings } from './sinadBlock'
+import { type Audio, decimated } from './decimated'
+import { LEAST_BLOCK_S, readDecimated, type SinadBlock, type SinadSettings, tooShort } from './sinadBlock'
 
 /** A stretch of a recording over which nothing was changed: its blocks of a second, and what they come to. */
 export interface SinadStretch {
@@ -41,17 +42,25 @@ export function steppedBlocks(
   settings: SinadSettings,
   engine: FftEngine,
 ): SinadStretch[] {
-  return stretchEnds(samples, sampleRateHz, settings, engine).map(({ fromS, toS }) => {
+  if (samples.length < LEAST_BLOCK_S * sampleRateHz) throw tooShort(samples.length / sampleRateHz)
+  const audio = { samples, sampleRateHz }
+  const low = decimated(audio, settings.weighting.filter)
+  return stretchEnds(low.samples, low.sampleRateHz, settings, engine).map(({ fromS, toS }) => {
     const blocks: SinadBlock[] = []
     const seconds = toS - fromS
     const count = Math.max(1, Math.floor(seconds))
     for (let i = 0; i < count; i++) {
-      const from = Math.round((fromS + (i * seconds) / count) * sampleRateHz)
-      const to = Math.round((fromS + ((i + 1) * seconds) / count) * sampleRateHz)
-      blocks.push(readSinad(samples.subarray(from, to), sampleRateHz, settings, engine))
+      const beginsS = fromS + (i * seconds) / count
+      const piece = (whole: Audio) => pieceOf(whole, beginsS, beginsS + seconds / count)
+      blocks.push(readDecimated(piece(audio), piece(low), settings, engine))
     }
     return { fromS, toS, blocks, mean: meanOf(blocks) }
   })
+}
+
+function pieceOf({ samples, sampleRateHz }: Audio, fromS: number, toS: number): Audio {
+  const at = (seconds: number) => Math.round(seconds * sampleRateHz)
+  return { samples: samples.subarray(at(fromS), at(toS)), sampleRateHz }
 }
 
 /** Powers are averaged, not decibels; the scatter of the blocks counts where it is larger than their own. */
