@@ -45,10 +45,9 @@ await build({
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
-const bundles = ['signal', 'welchWorker'].map(name =>
-  join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`),
-)
-for (const [i, name] of ['signal', 'welchWorker'].entries())
+const PARTS = ['signal', 'welchWorker', 'sinad']
+const bundles = PARTS.map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
+for (const [i, name] of PARTS.entries())
   await build({
     entryPoints: [join(root, `scripts/bench/${name}.ts`)],
     bundle: true,
@@ -61,6 +60,7 @@ for (const [i, name] of ['signal', 'welchWorker'].entries())
     },
   })
 must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
+must(await run(process.execPath, [bundles[2], root]), 'the share of received audio')
 for (const file of bundles) rmSync(file)
 
 say('In the browser, from the built application')

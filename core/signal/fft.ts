@@ -33,3 +33,32 @@ export const portableFft: FftEngine = size => {
   const output = new Float64Array(2 * size)
   return { size, input, output, run: () => transform.transform(output, input), release: () => {} }
 }
+
+/**
+ * An engine that makes each size once and gives it again and again: a transform is set up at a cost. `release`
+ * lets all of them go; what it gave must not be used at the same time in two places.
+ */
+export function keptTransforms(engine: FftEngine): { engine: FftEngine; release: () => void } {
+  const made = new Map<number, ComplexFft>()
+  return {
+    engine: size => {
+      const known = made.get(size) ?? engine(size)
+      made.set(size, known)
+      return {
+        size,
+        get input() {
+          return known.input
+        },
+        get output() {
+          return known.output
+        },
+        run: known.run,
+        release: () => {},
+      }
+    },
+    release: () => {
+      for (const one of made.values()) one.release()
+      made.clear()
+    },
+  }
+}

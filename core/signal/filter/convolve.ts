@@ -14,3 +14,24 @@ export function convolveInside(samples: Float64Array, kernel: Float64Array, ever
   }
   return result
 }
+
+/**
+ * The same with a kernel that reads alike from both ends, as every linear-phase low-pass does: half the
+ * products.
+ * @param kernel - an odd number of taps, even about the middle one.
+ */
+export function convolveEven(samples: Float64Array, kernel: Float64Array, every = 1): Float64Array {
+  const last = kernel.length - 1
+  const half = last / 2
+  const outputs =
+    samples.length < kernel.length ? 0 : Math.floor((samples.length - kernel.length) / every) + 1
+  const result = new Float64Array(outputs)
+  for (let m = 0; m < outputs; m++) {
+    const from = m * every
+    const to = from + last
+    let sum = kernel[half]! * samples[from + half]!
+    for (let n = 0; n < half; n++) sum += kernel[n]! * (samples[from + n]! + samples[to - n]!)
+    result[m] = sum
+  }
+  return result
+}

@@ -19,8 +19,11 @@ export function clippedShare(samples: Float64Array, samplesPerTone: number): num
     if (value < lowest) lowest = value
     if (value >= RAIL || value <= -RAIL) railed += 1
   }
-  const longest = topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone) + LONGER_THAN_A_SINE
-  const flat = Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
+  const inFlatTops = (longest: number) =>
+    Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
+  // Most blocks have no run at all; only then is the step of the converter looked for.
+  const longest = () => topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone)
+  const flat = inFlatTops(LONGER_THAN_A_SINE) === 0 ? 0 : inFlatTops(longest() + LONGER_THAN_A_SINE)
   return Math.max(railed > 2 ? railed : 0, flat) / samples.length
 }
 

@@ -1,4 +1,4 @@
-import { convolveInside } from '../filter/convolve'
+import { convolveEven } from '../filter/convolve'
 import { lowPass } from '../filter/lowPass'
 import { AUDIO_BANDS, type AudioFilter } from './audioFilter'
 
@@ -26,5 +26,5 @@ export function decimated(audio: Audio, filter: AudioFilter): Audio {
   const stopHz = sampleRateHz / factor - passHz
   const kernel = lowPass({ sampleRateHz, passHz, stopHz })
   if (samples.length < 4 * kernel.length) return audio
-  return { samples: convolveInside(samples, kernel, factor), sampleRateHz: sampleRateHz / factor }
+  return { samples: convolveEven(samples, kernel, factor), sampleRateHz: sampleRateHz / factor }
 }

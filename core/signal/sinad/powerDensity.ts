@@ -44,17 +44,11 @@ export function powerDensity(
   try {
     for (let i = 0; i < starts.length; i += 2) {
       const second = starts[i + 1]
-      for (let n = 0; n < size; n++) {
-        fft.input[2 * n] = window[n]! * samples[starts[i]! + n]!
-        fft.input[2 * n + 1] = second === undefined ? 0 : window[n]! * samples[second + n]!
-      }
+      fillFrames(fft.input, samples, window, { first: starts[i]!, second: second ?? null })
       fft.run()
-      for (let k = 0; k <= size / 2; k++) {
-        const [one, other] = twoPowers(fft.output, k, size)
-        density[k]! += scale * (one + other)
-        framePower[i]! += scale * one * gains[k]! * binHz
-        if (second !== undefined) framePower[i + 1]! += scale * other * gains[k]! * binHz
-      }
+      const powers = addPowers(fft.output, { density, gains, scale })
+      framePower[i] = scale * binHz * powers.first
+      if (second !== undefined) framePower[i + 1] = scale * binHz * powers.second
     }
   } finally {
     fft.release()
@@ -68,17 +62,42 @@ export function powerDensity(
   }
 }
 
-/** Power of the two real frames that were transformed as one complex one, at a bin. */
-function twoPowers(output: ArrayLike<number>, k: number, size: number): [number, number] {
-  const mirror = k === 0 ? 0 : size - k
-  const re = output[2 * k]!
-  const im = output[2 * k + 1]!
-  const mirrorRe = output[2 * mirror]!
-  const mirrorIm = output[2 * mirror + 1]!
-  return [
-    ((re + mirrorRe) ** 2 + (im - mirrorIm) ** 2) / 4,
-    ((im + mirrorIm) ** 2 + (re - mirrorRe) ** 2) / 4,
-  ]
+/** Puts one frame into the real parts and another into the imaginary ones. */
+function fillFrames(
+  input: Float32Array | Float64Array,
+  samples: Float64Array,
+  window: Float32Array,
+  { first, second }: { first: number; second: number | null },
+): void {
+  for (let n = 0; n < window.length; n++) {
+    const weight = window[n]!
+    input[2 * n] = weight * samples[first + n]!
+    input[2 * n + 1] = second === null ? 0 : weight * samples[second + n]!
+  }
+}
+
+/** Adds the powers of two real frames that were transformed as one complex one; what each has in the filter. */
+function addPowers(
+  output: Float32Array | Float64Array,
+  to: { density: Float64Array; gains: Float64Array; scale: number },
+): { first: number; second: number } {
+  const { density, gains, scale } = to
+  const size = output.length / 2
+  let first = 0
+  let second = 0
+  for (let k = 0; k <= size / 2; k++) {
+    const mirror = k === 0 ? 0 : size - k
+    const re = output[2 * k]!
+    const im = output[2 * k + 1]!
+    const mirrorRe = output[2 * mirror]!
+    const mirrorIm = output[2 * mirror + 1]!
+    const one = ((re + mirrorRe) ** 2 + (im - mirrorIm) ** 2) / 4
+    const other = ((im + mirrorIm) ** 2 + (re - mirrorRe) ** 2) / 4
+    density[k]! += scale * (one + other)
+    first += one * gains[k]!
+    second += other * gains[k]!
+  }
+  return { first, second }
 }
 
 /** A power of two near the wanted resolution, never longer than the block. */

@@ -1,4 +1,4 @@
-import type { FftEngine } from '../fft'
+import { type FftEngine, keptTransforms } from '../fft'
 import { audioPowerGain } from './audioFilter'
 import { changePoints } from './changePoints'
 import { powerDensity } from './powerDensity'
@@ -43,22 +43,32 @@ export function steppedBlocks(
   engine: FftEngine,
 ): SinadStretch[] {
   if (samples.length < LEAST_BLOCK_S * sampleRateHz) throw tooShort(samples.length / sampleRateHz)
-  const audio = { samples, sampleRateHz }
-  const low = decimated(audio, settings.weighting.filter)
-  return stretchEnds(low.samples, low.sampleRateHz, settings, engine).map(({ fromS, toS }) => {
-    const blocks: SinadBlock[] = []
-    const seconds = toS - fromS
-    const count = Math.max(1, Math.floor(seconds))
-    for (let i = 0; i < count; i++) {
-      const beginsS = fromS + (i * seconds) / count
-      const piece = (whole: Audio) => pieceOf(whole, beginsS, beginsS + seconds / count)
-      blocks.push(readDecimated(piece(audio), piece(low), settings, engine))
-    }
-    return { fromS, toS, blocks, mean: meanOf(blocks) }
-  })
+  const kept = keptTransforms(engine)
+  try {
+    const audio = { samples, sampleRateHz }
+    const low = decimated(audio, settings.weighting.filter)
+    return stretchEnds(low.samples, low.sampleRateHz, settings, kept.engine).map(({ fromS, toS }) => {
+      const blocks = secondsOf(fromS, toS).map(part =>
+        readDecimated(pieceOf(audio, part), pieceOf(low, part), settings, kept.engine),
+      )
+      return { fromS, toS, blocks, mean: meanOf(blocks) }
+    })
+  } finally {
+    kept.release()
+  }
 }
 
-function pieceOf({ samples, sampleRateHz }: Audio, fromS: number, toS: number): Audio {
+/** A stretch in equal parts of about a second. */
+function secondsOf(fromS: number, toS: number): { fromS: number; toS: number }[] {
+  const count = Math.max(1, Math.floor(toS - fromS))
+  const length = (toS - fromS) / count
+  return Array.from({ length: count }, (_unused, i) => ({
+    fromS: fromS + i * length,
+    toS: fromS + (i + 1) * length,
+  }))
+}
+
+function pieceOf({ samples, sampleRateHz }: Audio, { fromS, toS }: { fromS: number; toS: number }): Audio {
   const at = (seconds: number) => Math.round(seconds * sampleRateHz)
   return { samples: samples.subarray(at(fromS), at(toS)), sampleRateHz }
 }
