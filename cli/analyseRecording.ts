@@ -1,4 +1,4 @@
-import { type Recording, samplesOf } from '#core/format'
+import { type ChannelUse, type Recording, samplesOf } from '#core/format'
 import {
   analysisFacts,
   blockDoubtWords,
@@ -17,6 +17,7 @@ import {
   Welch,
   windowFacts,
 } from '#core/signal'
+import { UsageError } from './usageError'
 
 /** How a recording is to be taken. */
 export interface AnalyseOptions {
@@ -38,8 +39,7 @@ const MOST_AUDIO_S = 600
 /** What the application finds in one recording: figures, and the sentences it would show. */
 export async function analyseRecording(recording: Recording, options: AnalyseOptions) {
   const as = options.as ?? (recording.mayBeIq ? 'iq' : 'audio')
-  const use = as === 'iq' ? { kind: 'iq' as const, pair: options.channel } : audioChannel(options.channel)
-  const source = samplesOf(recording, use)
+  const source = samplesOf(recording, channelUse(recording, as, options.channel))
   const analysis = await analysed(source, options.channelSpacingHz)
   const { name, sampleRateHz, centreHz, understood, warnings } = recording
   return {
@@ -59,7 +59,17 @@ export async function analyseRecording(recording: Recording, options: AnalyseOpt
 /** What one recording came to. */
 export type AnalysedRecording = Awaited<ReturnType<typeof analyseRecording>>
 
-const audioChannel = (channel: number) => ({ kind: 'audio' as const, channel })
+/** Which channels are read; those that are not in the file are refused in words. */
+function channelUse({ name, format, mayBeIq }: Recording, as: 'iq' | 'audio', channel: number): ChannelUse {
+  if (as === 'iq' && !mayBeIq)
+    throw new UsageError(`“${name}” is not I and Q: it holds ${format.channels} channel(s) of real samples.`)
+  const count = as === 'iq' ? Math.floor(format.channels / 2) : format.channels
+  if (channel >= count)
+    throw new UsageError(
+      `“${name}” has ${count} ${as === 'iq' ? 'pair(s) of I and Q' : 'channel(s)'}, counted from 0; there is no ${channel}.`,
+    )
+  return as === 'iq' ? { kind: 'iq', pair: channel } : { kind: 'audio', channel }
+}
 
 async function analysed(source: SampleSource, channelSpacingHz: number | null): Promise<RecordingAnalysis> {
   const { sampleRateHz, sampleCount, layout } = source

@@ -5,6 +5,7 @@ import { AUDIO_FILTERS, type AudioFilter, SINAD_DEFAULTS } from '#core/signal'
 import { type AnalyseOptions, analyseRecording } from './analyseRecording'
 import { fileSource } from './fileSource'
 import { printAnalysis } from './printAnalysis'
+import { UsageError } from './usageError'
 
 const USAGE = `Usage: npm run cli -- analyse FILE [FILE …] [options]
 
@@ -18,9 +19,6 @@ Prints what the application finds in recordings: WAV, SigMF as two files or an a
   --tone HZ            tone that was sent, 1000 by default
   --spacing HZ         channel spacing: gives occupied bandwidth and neighbours
 `
-
-/** Something the person at the shell put wrong. */
-class UsageError extends Error {}
 
 function read(argv: readonly string[]) {
   try {

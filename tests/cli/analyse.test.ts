@@ -27,6 +27,15 @@ beforeAll(() => {
     riff(fmt({ channels: 1, rate: RATE }), chunk('data', sixteen(...values.map(v => Math.round(32_767 * v)))))
   writeFileSync(path('steps.wav'), wav(samples))
   writeFileSync(path('silent.wav'), wav(Array.from({ length: 2 * RATE }, () => 0)))
+  // An integral of 2400·sin(2π·1000·t) about 9 kHz, in closed form: the phase swings by 2.4 rad.
+  const iq = Array.from({ length: 2 * 96_000 }, (_unused, n) => {
+    const phase = 2 * Math.PI * 9000 * (n / 96_000) - 2.4 * Math.cos(2 * Math.PI * 1000 * (n / 96_000))
+    return [0.5 * Math.cos(phase), 0.5 * Math.sin(phase)].map(value => Math.round(32_767 * value))
+  })
+  writeFileSync(
+    path('iq.wav'),
+    riff(fmt({ channels: 2, rate: 96_000 }), chunk('data', sixteen(...iq.flat()))),
+  )
   writeFileSync(path('notes.wav'), 'these are not samples')
 })
 afterAll(() => rmSync(folder, { recursive: true }))
@@ -75,6 +84,24 @@ describe('analyse, from a shell', () => {
     ])
   })
 
+  it('reads the deviation of a recording of I and Q: 2.4 kHz at 1 kHz, by the phase it was made from', async () => {
+    const { out, code } = await shell('analyse', path('iq.wav'), '--json')
+    const [recording] = JSON.parse(out) as [
+      {
+        as: string
+        sinad: null
+        facts: string[]
+        found: { carrierHz: number; deviation: { halfPeakToPeakHz: number } }
+      },
+    ]
+    expect(code).toBe(0)
+    expect(recording).toMatchObject({ as: 'iq', sinad: null })
+    expect(recording.found.carrierHz).toBeCloseTo(9000, 0)
+    expect(recording.found.deviation.halfPeakToPeakHz).toBeGreaterThan(2395)
+    expect(recording.found.deviation.halfPeakToPeakHz).toBeLessThan(2405)
+    expect(recording.facts.join(' ')).toContain('Deviation +2.40')
+  })
+
   it.each([
     [['analyse', path('nowhere.wav')], 'There is no file'],
     [['analyse', path('notes.wav')], 'notes.wav'],
@@ -84,6 +111,12 @@ describe('analyse, from a shell', () => {
     [['analyse', path('steps.wav'), '--filter', 'loud'], '--filter takes voice, psophometric, flat'],
     [['analyse', path('steps.wav'), '--tone', 'high'], '--tone takes a number from 200 to 4000, got “high”'],
     [['analyse', path('steps.wav'), '--loud'], '--loud'],
+    [['analyse', path('steps.wav'), '--as', 'iq'], '“steps.wav” is not I and Q'],
+    [['analyse', path('steps.wav'), '--channel', '1'], 'has 1 channel(s), counted from 0; there is no 1'],
+    [
+      ['analyse', path('iq.wav'), '--channel', '1'],
+      'has 1 pair(s) of I and Q, counted from 0; there is no 1',
+    ],
   ])('refuses in words on the other stream: %j', async (argv, words) => {
     const { out, err, code } = await shell(...argv)
     expect(code).toBe(1)

@@ -1,0 +1,2 @@
+/** Something the person at the shell put wrong. */
+export class UsageError extends Error {}
