@@ -1,6 +1,7 @@
 import { type ChannelUse, type Recording, samplesOf } from '#core/format'
 import {
   analysisFacts,
+  analysisSettings,
   blockDoubtWords,
   concludeAnalysis,
   gatherStretch,
@@ -9,13 +10,9 @@ import {
   type SampleSource,
   type SinadSettings,
   type SinadStretch,
-  sizeFor,
-  spectrumPeaks,
-  spectrumFrom,
   steppedBlocks,
+  strongestSignalHz,
   weightingWords,
-  Welch,
-  windowFacts,
 } from '#core/signal'
 import { UsageError } from './usageError'
 
@@ -29,19 +26,19 @@ export interface AnalyseOptions {
   channelSpacingHz: number | null
 }
 
-const WINDOW = 'blackman-harris' as const
 const RESOLUTION_HZ = 100
-const CHANNEL_HALF_HZ = 15_000
 
 /** Audio longer than this is read as far as here, s. */
 const MOST_AUDIO_S = 600
+const ONLY_THE_FIRST = `SINAD is read from the first ${MOST_AUDIO_S / 60} minutes only.`
 
 /** What the application finds in one recording: figures, and the sentences it would show. */
 export async function analyseRecording(recording: Recording, options: AnalyseOptions) {
   const as = options.as ?? (recording.mayBeIq ? 'iq' : 'audio')
   const source = samplesOf(recording, channelUse(recording, as, options.channel))
   const analysis = await analysed(source, options.channelSpacingHz)
-  const { name, sampleRateHz, centreHz, understood, warnings } = recording
+  const { name, sampleRateHz, centreHz, understood } = recording
+  const isLong = as === 'audio' && source.sampleCount > MOST_AUDIO_S * sampleRateHz
   return {
     name,
     as,
@@ -49,7 +46,7 @@ export async function analyseRecording(recording: Recording, options: AnalyseOpt
     centreHz,
     seconds: source.sampleCount / sampleRateHz,
     understood,
-    warnings,
+    warnings: isLong ? [...recording.warnings, ONLY_THE_FIRST] : recording.warnings,
     found: as === 'iq' ? figuresOf(analysis) : audioFiguresOf(analysis),
     facts: as === 'iq' ? analysisFacts(analysis, centreHz) : [analysis.words],
     sinad: as === 'audio' ? await sinadOf(source, options.sinad) : null,
@@ -72,28 +69,16 @@ function channelUse({ name, format, mayBeIq }: Recording, as: 'iq' | 'audio', ch
 }
 
 async function analysed(source: SampleSource, channelSpacingHz: number | null): Promise<RecordingAnalysis> {
-  const { sampleRateHz, sampleCount, layout } = source
-  const { enbwBins } = windowFacts(WINDOW)
-  const size = sizeFor(sampleRateHz, { resolutionHz: RESOLUTION_HZ, enbwBins, sampleCount })
-  const fmShiftHz = layout === 'iq' ? await strongestHz(source, size) : null
-  const settings = { size, window: WINDOW, fmShiftHz, channelHalfHz: CHANNEL_HALF_HZ, columns: 1, rows: 1 }
-  const stretch = await gatherStretch(source, settings, { from: 0, to: sampleCount, engine: portableFft })
-  return concludeAnalysis([stretch], source, {
+  const signalHz = (await strongestSignalHz(source, portableFft)) ?? 0
+  const needs = { deviation: true, resolutionHz: RESOLUTION_HZ }
+  const settings = { ...analysisSettings(source, needs, signalHz), columns: 1, rows: 1 }
+  const whole = { from: 0, to: source.sampleCount, engine: portableFft }
+  return concludeAnalysis([await gatherStretch(source, settings, whole)], source, {
     channelSpacingHz,
-    carrierHz: fmShiftHz,
+    carrierHz: signalHz,
     twoTone: false,
-    fmShiftHz,
+    fmShiftHz: settings.fmShiftHz,
   })
-}
-
-/** The strongest signal near the start and in the middle, Hz from the middle of the recording. */
-async function strongestHz(source: SampleSource, size: number): Promise<number> {
-  const welch = new Welch({ size, window: WINDOW }, portableFft)
-  for (const share of [0, 0.25, 0.5, 0.75])
-    welch.add(await source.read(Math.floor(share * source.sampleCount), 8 * size))
-  const spectrum = spectrumFrom(welch.sums(), source)
-  welch.release()
-  return spectrumPeaks(spectrum, { most: 1 })[0]?.frequencyHz ?? 0
 }
 
 function figuresOf(analysis: RecordingAnalysis) {

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util'
 import { CoreError } from '#core/errors'
 import { openRecordings } from '#core/format'
-import { AUDIO_FILTERS, type AudioFilter, SINAD_DEFAULTS } from '#core/signal'
+import { AUDIO_FILTERS, SINAD_DEFAULTS } from '#core/signal'
 import { type AnalyseOptions, analyseRecording } from './analyseRecording'
 import { fileSource } from './fileSource'
 import { printAnalysis } from './printAnalysis'
@@ -48,12 +48,14 @@ function optionsOf({ as, channel, filter, deemphasis, tone, spacing }: Values): 
   const known = AUDIO_FILTERS.find(one => one === filter)
   if (!known) throw new UsageError(`--filter takes ${AUDIO_FILTERS.join(', ')}.`)
   const deEmphasisUs = numberOf('--deemphasis', deemphasis, { from: 1, to: 5000 })
+  const number = numberOf('--channel', channel, { from: 0, to: 63 }) ?? 0
+  if (!Number.isInteger(number)) throw new UsageError(`--channel takes a whole number, got “${channel}”.`)
   return {
     as: as ?? null,
-    channel: numberOf('--channel', channel, { from: 0, to: 63 }) ?? 0,
+    channel: number,
     channelSpacingHz: numberOf('--spacing', spacing, { from: 1000, to: 1e6 }),
     sinad: {
-      weighting: { filter: known satisfies AudioFilter, deEmphasisS: deEmphasisUs && deEmphasisUs / 1e6 },
+      weighting: { filter: known, deEmphasisS: deEmphasisUs && deEmphasisUs / 1e6 },
       toneHz: numberOf('--tone', tone, { from: 200, to: 4000 }) ?? SINAD_DEFAULTS.toneHz,
     },
   }

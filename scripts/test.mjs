@@ -15,7 +15,7 @@ const chromium = await ensureChromium()
 await ensurePrepared()
 
 /** Lint and types, which run no code. */
-async function reading() {
+async function readTheCode() {
   say('Lint and formatting')
   must(
     await runTool(['prettier', 'bin', 'prettier.cjs'], ['--check', '--log-level', 'warn', '.']),
@@ -40,14 +40,14 @@ async function reading() {
 }
 
 /** The build, and after it what runs the code without a browser. */
-async function running() {
+async function runTheCode() {
   await ensureBuilt()
   say('Unit and outside checks')
   must(await runTool(['vitest', 'vitest.mjs'], ['run']), 'unit and outside checks')
 }
 
 // Each keeps about one core busy for about as long as the other.
-await Promise.all([running(), reading()])
+await Promise.all([runTheCode(), readTheCode()])
 say('Browser tests')
 must(
   await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }),

@@ -1,4 +1,4 @@
-import { samplesOfPart, sizeFor, type SpectrumCurve, windowFacts, type RecordingAnalysis } from '#core/signal'
+import { analysisSettings, samplesOfPart, type SpectrumCurve, type RecordingAnalysis } from '#core/signal'
 import type { RecordingNeeds } from '#core/station'
 import type { Step } from '#core/step'
 import type { RecordingLook } from '~/workers/recording.worker'
@@ -6,10 +6,8 @@ import { choiceOf, type RecordingSetup } from './recordingSetup'
 import { useCancellableWork } from './useCancellableWork'
 import { usePickedRecordings } from './usePickedRecordings'
 
-const WINDOW = 'blackman-harris' as const
 const COLUMNS = 240
 const ROWS = 96
-const CHANNEL_HALF_HZ = 15_000
 
 /**
  * Takes recordings from button or drop, looks at them, analyses one in the workers with progress and cancel,
@@ -96,19 +94,12 @@ async function analysed({
   const choice = choiceOf(chosen)
   const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
   const shiftHz = chosen.shiftHz ?? (await strongestIn(files, choice)) ?? 0
-  const { enbwBins } = windowFacts(WINDOW)
+  const source = { sampleRateHz, sampleCount, layout: chosen.as }
   return analyseRecording({
     files,
     choice,
     sampleCount,
-    settings: {
-      size: sizeFor(sampleRateHz, { resolutionHz: needs.resolutionHz, enbwBins, sampleCount }),
-      window: WINDOW,
-      fmShiftHz: needs.deviation && chosen.as === 'iq' ? shiftHz : null,
-      channelHalfHz: CHANNEL_HALF_HZ,
-      columns: COLUMNS,
-      rows: ROWS,
-    },
+    settings: { ...analysisSettings(source, needs, shiftHz), columns: COLUMNS, rows: ROWS },
     wanted: { channelSpacingHz: needs.channelSpacingHz, carrierHz: shiftHz, twoTone: needs.twoTone },
     onProgress,
   })

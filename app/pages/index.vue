@@ -14,8 +14,6 @@ const toRemove = shallowRef<ReviewHead | null>(null)
 const dragging = ref(false)
 
 useKeys({ t: () => ui.toggleTheme(), 'g t': () => void router.push('/tools') })
-// Fetched while the page is still being drawn.
-if (config.demo) shelf.fetchDemo()
 onMounted(async () => {
   document.title = 'Shelf · Rigorous Meter'
   try {

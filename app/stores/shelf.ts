@@ -15,8 +15,6 @@ import {
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
-const isDemoPut = () => localStorage.getItem(DEMO_PUT_KEY) !== null
-
 /** All reviews of this browser: listing, starting, bringing in, removing. */
 export const useShelfStore = defineStore('shelf', () => {
   const heads = shallowRef<ReviewHead[]>([])
@@ -35,12 +33,6 @@ export const useShelfStore = defineStore('shelf', () => {
     return review.id
   }
 
-  /** Begins to fetch what the demo is made of, where the demo will be put on the shelf. */
-  function fetchDemo(): void {
-    // One that does not come is told of by what needs it.
-    if (!isDemoPut()) void import('#core/demo').catch(() => {})
-  }
-
   /** Puts the demo review on the shelf; one that is there already is replaced. */
   async function putDemo(): Promise<string> {
     const { demoReview } = await import('#core/demo')
@@ -52,7 +44,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** On the first visit of a demo start the demo review stands on the shelf; once removed it stays away. */
   async function putDemoOnce(): Promise<void> {
-    if (!isDemoPut()) await putDemo()
+    if (localStorage.getItem(DEMO_PUT_KEY) === null) await putDemo()
   }
 
   async function put(bundle: ReviewBundle): Promise<void> {
@@ -75,7 +67,7 @@ export const useShelfStore = defineStore('shelf', () => {
   return {
     ...{ heads, loaded, refresh, isOnShelf },
     ...{ start, put, remove, readFile, asCopy, bundleOf },
-    ...{ fetchDemo, putDemo, putDemoOnce },
+    ...{ putDemo, putDemoOnce },
   }
 })
 

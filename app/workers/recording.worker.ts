@@ -23,10 +23,8 @@ import {
   sizeFor,
   type SpectrumCurve,
   spectrumCurve,
-  spectrumFrom,
-  spectrumPeaks,
+  strongestSignalHz,
   type Wanted,
-  Welch,
   zoomSpectrum,
 } from '#core/signal'
 import { simulatedFm, type SimulatedFm, type SimulatedLine, simulatedLines } from '#core/virtual'
@@ -116,8 +114,6 @@ async function answer<T>(run: () => Promise<T>): Promise<RecordingAnswer<T>> {
   }
 }
 
-const LOOK_SIZE = 8192
-const LOOK_SLICES = 5
 const HASH_SLICE = 8_000_000
 
 const api = {
@@ -142,16 +138,7 @@ const api = {
 
   /** Where the strongest signal stands, Hz from the middle, from a few looks into the recording. */
   strongest: (files: readonly File[], choice: RecordingChoice): Promise<RecordingAnswer<number | null>> =>
-    answer(async () => {
-      const source = await samples(files, choice)
-      const size = Math.min(LOOK_SIZE, 2 ** Math.floor(Math.log2(Math.max(64, source.sampleCount))))
-      const welch = new Welch({ size, window: 'blackman-harris' }, await engineOf())
-      for (let i = 0; i < LOOK_SLICES; i++)
-        welch.add(await source.read(Math.floor((i * source.sampleCount) / LOOK_SLICES), 8 * size))
-      const spectrum = spectrumFrom(welch.sums(), source)
-      welch.release()
-      return spectrumPeaks(spectrum, { most: 1 })[0]?.frequencyHz ?? null
-    }),
+    answer(async () => strongestSignalHz(await samples(files, choice), await engineOf())),
 
   gather: (
     files: readonly File[],

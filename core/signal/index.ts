@@ -58,6 +58,8 @@ export {
   type RecordingAnalysis,
   type Wanted,
 } from './analyse'
+export { strongestSignalHz } from './strongestSignal'
+export { analysisSettings, type AnalysisNeeds } from './analysisSettings'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
 export { analysisFacts } from './analysisFacts'
 export { spectrumCurve, type SpectrumCurve } from './curves'
@@ -79,7 +81,6 @@ export {
   type SinadSettings,
 } from './sinad/sinadBlock'
 export { blockDoubtWords, type BlockDoubt } from './sinad/blockDoubt'
-export { sinadWords } from './sinad/sinadWords'
 export { steppedBlocks, type SinadStretch } from './sinad/steppedBlocks'
 export {
   filteredPower,

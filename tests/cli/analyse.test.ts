@@ -111,6 +111,7 @@ describe('analyse, from a shell', () => {
     [['analyse', path('steps.wav'), '--filter', 'loud'], '--filter takes voice, psophometric, flat'],
     [['analyse', path('steps.wav'), '--tone', 'high'], '--tone takes a number from 200 to 4000, got “high”'],
     [['analyse', path('steps.wav'), '--loud'], '--loud'],
+    [['analyse', path('steps.wav'), '--channel', '0.5'], '--channel takes a whole number, got “0.5”'],
     [['analyse', path('steps.wav'), '--as', 'iq'], '“steps.wav” is not I and Q'],
     [['analyse', path('steps.wav'), '--channel', '1'], 'has 1 channel(s), counted from 0; there is no 1'],
     [

@@ -1,5 +1,5 @@
 import type { FftEngine } from '../fft'
-import { windowOf } from '../window'
+import { windowFacts, windowOf } from '../window'
 import { AUDIO_BANDS, audioPowerGain, type AudioWeighting } from './audioFilter'
 
 /** Power of a real signal over frequency, frame by frame. */
@@ -17,6 +17,9 @@ export interface PowerDensity {
 const BIN_HZ = 6
 const OVERLAP = 4
 const WINDOW = 'blackman-harris' as const
+
+/** Bins over which a line spreads in the density. */
+export const LINE_BINS = windowFacts(WINDOW).enbwBins
 
 /**
  * Averaged density of a block through overlapping frames; two real frames share a transform.

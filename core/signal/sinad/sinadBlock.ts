@@ -6,7 +6,14 @@ import { clippedShare } from './clippedShare'
 import { type Audio, decimated } from './decimated'
 import { mainsHum } from './mainsHum'
 import { phasorsOf } from './phasors'
-import { densityNear, noiseBandwidthHz, type PowerDensity, powerDensity, weightedPower } from './powerDensity'
+import {
+  densityNear,
+  LINE_BINS,
+  noiseBandwidthHz,
+  type PowerDensity,
+  powerDensity,
+  weightedPower,
+} from './powerDensity'
 import { fitSine, type SineFit, withoutSine } from './sineFit'
 import { unsteadiness } from './steadiness'
 
@@ -160,12 +167,9 @@ function heightOf(samples: Float64Array): { rms: number; peak: number } {
 function toneNear(density: PowerDensity, toneHz: number, seconds: number): number | null {
   const around = densityNear(density, toneHz, WRONG_TONE_SHARE * toneHz + 4 * density.binHz)
   const near = highestIn(density, toneHz * (1 - WRONG_TONE_SHARE), toneHz * (1 + WRONG_TONE_SHARE))
-  const lineHz = WINDOW_LINE_BINS * density.binHz
+  const lineHz = LINE_BINS * density.binHz
   return near.value > around * (1 + (LIKELY * TONE_STANDS_OUT) / (seconds * lineHz)) ? near.hz : null
 }
-
-/** A line spreads over so many bins of the averaged density. */
-const WINDOW_LINE_BINS = 2
 
 /** A line of this share of what a tone needs is looked at more closely. */
 const LIKELY = 0.6

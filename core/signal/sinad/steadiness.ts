@@ -1,4 +1,5 @@
 import type { BlockDoubt } from './blockDoubt'
+import { neighbourScatter } from './neighbourScatter'
 
 /** A step smaller than this is no jump, dB. */
 const LEAST_JUMP_DB = 1
@@ -34,14 +35,6 @@ function jumpIn(values: Float64Array, noise: number): { index: number; stepDb: n
     if (sureness > best.sureness) best = { index: k, stepDb: 20 * Math.log10(after / before), sureness }
   }
   return best.sureness > SURE && Math.abs(best.stepDb) > LEAST_JUMP_DB ? best : null
-}
-
-/** Standard deviation from the differences of neighbours: one jump hardly moves it. */
-function neighbourScatter(values: Float64Array): number {
-  const changes = Float64Array.from({ length: values.length - 1 }, (_unused, k) =>
-    Math.abs(values[k + 1]! - values[k]!),
-  ).sort()
-  return changes[changes.length >> 1]! / 0.954
 }
 
 function meanAndScatter(values: Float64Array): { mean: number; scatter: number } {

@@ -1,6 +1,7 @@
 import { type FftEngine, keptTransforms } from '../fft'
 import { audioPowerGain } from './audioFilter'
 import { changePoints } from './changePoints'
+import { neighbourScatter } from './neighbourScatter'
 import { powerDensity } from './powerDensity'
 import { type Audio, decimated } from './decimated'
 import { LEAST_BLOCK_S, readDecimated, type SinadBlock, type SinadSettings, tooShort } from './sinadBlock'
@@ -113,13 +114,15 @@ function stretchEnds(
   return kept.map((start, i) => {
     const end = kept[i + 1]
     return {
-      fromS: start === 0 ? 0 : start * HOP_S + GUARD_S,
-      toS: end === undefined ? totalS : end * HOP_S - GUARD_S,
+      fromS: start === 0 ? 0 : start * course.hopS + GUARD_S,
+      toS: end === undefined ? totalS : end * course.hopS - GUARD_S,
     }
   })
 }
 
 interface Course {
+  /** From one point to the next, s: a whole number of samples. */
+  hopS: number
   toneDb: Float64Array
   noiseDb: Float64Array
 }
@@ -157,13 +160,5 @@ function courseOf(
     toneDb[i] = Math.max(SILENT_DB, 10 * Math.log10(tone || 1e-12))
     noiseDb[i] = Math.max(SILENT_DB, 10 * Math.log10(noise || 1e-12))
   }
-  return { toneDb, noiseDb }
-}
-
-/** Standard deviation from the differences of neighbours: steps hardly move it. */
-function neighbourScatter(row: Float64Array): number {
-  const changes = Float64Array.from({ length: row.length - 1 }, (_unused, i) =>
-    Math.abs(row[i + 1]! - row[i]!),
-  ).sort()
-  return changes[changes.length >> 1]! / 0.954
+  return { hopS: hop / sampleRateHz, toneDb, noiseDb }
 }
