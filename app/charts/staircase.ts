@@ -1,9 +1,11 @@
 import {
+  ASSUMED_REVERSE_W,
   type Chain,
   type Instrument,
   type LevelStairs,
   levelStairs,
   levelStairsFromWatts,
+  type SignalGenerator,
   type Stair,
 } from '#core/chain'
 import { dbmFromWatts, printDbm, printSigned } from '#core/quantity'
@@ -108,9 +110,13 @@ const gridLevels = (lowest: number, highest: number): number[] =>
 function instrumentLevels(instrument: Instrument | undefined): number[] {
   if (!instrument) return []
   if (instrument.kind === 'power-meter') return [dbmFromWatts(instrument.maxInputW) + 4]
+  if (instrument.kind === 'signal-generator') return [survivesDbm(instrument) - 30, survivesDbm(instrument) + 8]
+  if (instrument.kind !== 'receiver' && instrument.kind !== 'spectrum-analyser') return []
   const lowest = instrument.kind === 'receiver' ? instrument.overloadDbm - 60 : instrument.floorDbm
   return [lowest - 8, instrument.damageDbm + 8]
 }
+
+const survivesDbm = ({ reverseW }: SignalGenerator) => dbmFromWatts(reverseW ?? ASSUMED_REVERSE_W)
 
 function spokenOf({ startDbm, atInstrumentDbm }: LevelStairs): string {
   const reaches = atInstrumentDbm === null ? 'an unknown level' : printDbm(atInstrumentDbm)
@@ -164,6 +170,14 @@ function zones(
       zone('well', 'reads well', mostDbm, lowest),
     ]
   }
+  if (instrument.kind === 'signal-generator') {
+    const mostDbm = survivesDbm(instrument)
+    return [
+      zone('damage', `a keyed radio destroys it above ${printSigned(mostDbm, 0)}`, highest, mostDbm),
+      zone('well', 'survives', mostDbm, lowest),
+    ]
+  }
+  if (instrument.kind !== 'receiver' && instrument.kind !== 'spectrum-analyser') return []
   const { damageDbm, overloadDbm } = instrument
   const floorDbm = instrument.kind === 'spectrum-analyser' ? instrument.floorDbm : lowest
   return [

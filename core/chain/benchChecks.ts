@@ -8,6 +8,8 @@ import type { Instrument } from './types'
 import type { CheckSeverity, BenchCheck, BenchCheckInput } from './checks/check'
 import { check } from './checks/check'
 import { heat, throughPorts } from './checks/heatChecks'
+import { audioChecks } from './checks/audioChecks'
+import { generatorWindow } from './checks/generatorChecks'
 import { analyserWindow, meterWindow } from './checks/inputWindow'
 import { floorAgainstLimit, reach } from './checks/reachChecks'
 
@@ -32,6 +34,7 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
         lamp: 'No instrument',
       }),
     ]
+  if (WITHOUT_CARRIER.includes(instrument.kind)) return audioChecks(instrument)
   const stairs = levelStairsFromWatts(chain, instrument, {
     powerW: input.powerW,
     frequencyHz: input.carrierHz,
@@ -39,17 +42,32 @@ export function benchChecks(input: BenchCheckInput): BenchCheck[] {
   const checks = [
     ...openEnd(input, instrument),
     ...unknownLoss(input, instrument, stairs),
-    ...heat(input, stairs),
-    ...throughPorts(input),
-    ...(instrument.kind === 'power-meter'
-      ? meterWindow(instrument, stairs, input)
-      : analyserWindow(instrument, stairs, input)),
-    ...(instrument.kind === 'spectrum-analyser' ? floorAgainstLimit(input, instrument) : []),
+    // Nobody keys a radio into a generator: what it would do there is said by the generator’s own check.
+    ...(instrument.kind === 'signal-generator' ? [] : [...heat(input, stairs), ...throughPorts(input)]),
+    ...windowOf(input, instrument, stairs),
     ...reach(input, instrument),
-    ...offset(input, instrument),
+    ...(instrument.kind === 'signal-generator' ? [] : offset(input, instrument)),
     ...calibrations(input),
   ]
   return checks.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
+}
+
+/** Instruments at the far end of audio or of an antenna: no carrier of the radio is led into them. */
+const WITHOUT_CARRIER: readonly Instrument['kind'][] = ['audio-meter', 'ac-voltmeter', 'antenna-analyser']
+
+function windowOf(input: BenchCheckInput, instrument: Instrument, stairs: LevelStairs): BenchCheck[] {
+  switch (instrument.kind) {
+    case 'power-meter':
+      return meterWindow(instrument, stairs, input)
+    case 'spectrum-analyser':
+      return [...analyserWindow(instrument, stairs, input), ...floorAgainstLimit(input, instrument)]
+    case 'receiver':
+      return analyserWindow(instrument, stairs, input)
+    case 'signal-generator':
+      return generatorWindow(instrument, stairs, input)
+    default:
+      return []
+  }
 }
 
 function openEnd(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {

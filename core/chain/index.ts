@@ -1,7 +1,11 @@
 export type {
+  AcVoltmeter,
+  AntennaAnalyser,
+  AudioMeter,
   Calibration,
   CalibrationPoint,
   Chain,
+  ChainJoint,
   CoaxLoss,
   Instrument,
   LossPoint,
@@ -9,8 +13,11 @@ export type {
   Part,
   PartKind,
   PartLoss,
+  PhaseNoisePoint,
   PowerMeter,
+  ReadingInstrument,
   Receiver,
+  SignalGenerator,
   SpectrumAnalyser,
 } from './types'
 export { coaxLossDb, partLossAt, type LossAnswer } from './partLoss'
@@ -22,7 +29,20 @@ export { chainContributions, partHalfWidthDb, ASSUMED_RADIO_VSWR } from './chain
 export { instrumentContributions, accuracyInWords } from './instrumentContributions'
 export { benchChecks, worstSeverity } from './benchChecks'
 export type { BenchCheck, BenchCheckInput, CheckSeverity } from './checks/check'
-export { newPart, newChain, newPowerMeter, newReceiver, newSpectrumAnalyser } from './templates'
+export {
+  instrumentTemplates,
+  newAudioMeter,
+  newChain,
+  newLaboratoryGenerator,
+  newPart,
+  newPocketGenerator,
+  newPowerMeter,
+  newReceiver,
+  newSpectrumAnalyser,
+} from './templates'
+export { joinedChain } from './joinedChain'
+export { ASSUMED_REVERSE_W, couldDestroy } from './checks/generatorChecks'
+export { phaseNoiseAt, ASSUMED_PHASE_NOISE_DBC, type PhaseNoise } from './phaseNoise'
 export { coaxTerms } from './coaxFigures'
 export { libraryPart, partLibrary, type LibraryGroup, type LibraryPart } from './partLibrary.table'
 export {

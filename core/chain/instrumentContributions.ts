@@ -1,6 +1,6 @@
 import { printPlusMinus, wattsFromDbm } from '../quantity'
 import { type Contribution, contribution, percentAsDb, powerShareContribution } from '../uncertainty'
-import type { Instrument, SpectrumAnalyser } from './types'
+import type { Instrument, PowerMeter, SpectrumAnalyser } from './types'
 
 /**
  * What the instrument adds to a reading's uncertainty: its accuracy and the step of its display.
@@ -39,16 +39,33 @@ function accuracyOf(instrument: Instrument, readingW: number): Contribution[] {
         readingW,
       }),
     ]
+  const halfWidth = levelAccuracyDb(instrument)
   return [
     contribution({
-      id: `receiver:${instrument.id}`,
+      id: `${instrument.kind === 'receiver' ? 'receiver' : 'instrument'}:${instrument.id}`,
       group: 'instrument',
       label,
       distribution: 'rectangular',
-      halfWidth: instrument.ratioDb,
+      halfWidth,
       assumed,
     }),
   ]
+}
+
+/** How well an instrument that states it as one figure knows a level, ± dB. */
+function levelAccuracyDb(instrument: Exclude<Instrument, PowerMeter | SpectrumAnalyser>): number {
+  switch (instrument.kind) {
+    case 'receiver':
+      return instrument.ratioDb
+    case 'signal-generator':
+      return instrument.levelAccuracyDb
+    case 'audio-meter':
+      return instrument.sinadDb
+    case 'ac-voltmeter':
+      return percentAsDb(instrument.accuracyPercent, { scaleW: 1, readingW: 1 }) * 2
+    case 'antenna-analyser':
+      return 0
+  }
 }
 
 /** An analyser's accuracy as one line, or as two where it is known how much of it changes with frequency. */
@@ -83,6 +100,11 @@ function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
 export function accuracyInWords(instrument: Instrument): string {
   if (instrument.kind === 'spectrum-analyser')
     return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
+  if (instrument.kind === 'signal-generator')
+    return `${printPlusMinus(instrument.levelAccuracyDb)} of its level`
+  if (instrument.kind === 'audio-meter') return `${printPlusMinus(instrument.sinadDb)} in SINAD`
+  if (instrument.kind === 'ac-voltmeter') return `±${instrument.accuracyPercent} % of reading`
+  if (instrument.kind === 'antenna-analyser') return `${instrument.directivityDb} dB of directivity`
   if (instrument.kind === 'receiver')
     return `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios${instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`}`
   return instrument.accuracyOf === 'reading'

@@ -1,5 +1,17 @@
 import { libraryPart } from './partLibrary.table'
-import type { Chain, Part, PartKind, PowerMeter, Receiver, SpectrumAnalyser } from './types'
+import type {
+  AcVoltmeter,
+  AntennaAnalyser,
+  AudioMeter,
+  Chain,
+  Instrument,
+  Part,
+  PartKind,
+  PowerMeter,
+  Receiver,
+  SignalGenerator,
+  SpectrumAnalyser,
+} from './types'
 
 const PLAIN: Record<PartKind, { name: string; libraryId: string }> = {
   jumper: { name: 'Jumper', libraryId: 'adapter' },
@@ -37,7 +49,7 @@ export function newPart(id: string, kind: PartKind): Part {
 
 /** A new chain without parts. */
 export function newChain(id: string, name: string, instrumentId: string): Chain {
-  return { id, name, instrumentId, parts: [], offsetOnInstrumentDb: 0, revision: 1 }
+  return { id, name, instrumentId, parts: [], offsetOnInstrumentDb: 0, revision: 1, joins: null }
 }
 
 /** An inexpensive in-line power meter: ±10 % of full scale, assumed (handbook, section 5). */
@@ -106,3 +118,116 @@ export function newReceiver(id: string): Receiver {
     ratioDb: 0.5,
   }
 }
+
+const GENERATOR: Omit<SignalGenerator, 'id' | 'name'> = {
+  kind: 'signal-generator',
+  note: '',
+  fromHz: 100e3,
+  toHz: 960e6,
+  vswr: 1.5,
+  assumed: true,
+  resolution: 0.5,
+  referencePpm: 2,
+  lowestDbm: -115,
+  highestDbm: -18,
+  setIn: 'dBm',
+  voltageIs: 'pd',
+  levelAccuracyDb: 2,
+  reverseW: 0.01,
+  phaseNoise: [],
+  build: 'pocket',
+  modulations: ['AM', 'FM'],
+  tonesHz: [400, 1000],
+  channels: 1,
+}
+
+/** A pocket generator: ±2 dB, survives 10 mW, assumed (common practice, no source). */
+export function newPocketGenerator(id: string): SignalGenerator {
+  return { id, name: 'Pocket generator', ...GENERATOR, tonesHz: [400, 1000] }
+}
+
+/** A laboratory generator: ±0.7 dB down to −140 dBm, survives 25 W, assumed (common practice, no source). */
+export function newLaboratoryGenerator(id: string): SignalGenerator {
+  return {
+    id,
+    name: 'Laboratory generator',
+    ...GENERATOR,
+    vswr: 1.3,
+    resolution: 0.1,
+    referencePpm: 0.5,
+    lowestDbm: -140,
+    highestDbm: 13,
+    levelAccuracyDb: 0.7,
+    reverseW: 25,
+    build: 'laboratory',
+    toHz: 2e9,
+  }
+}
+
+const AT_AUDIO = {
+  note: '',
+  fromHz: 20,
+  toHz: 20e3,
+  vswr: 1,
+  assumed: true,
+  resolution: 0.1,
+  referencePpm: null,
+} as const
+
+/** A sound card or audio meter: not calibrated in volts, SINAD to ±0.2 dB, assumed. */
+export function newAudioMeter(id: string): AudioMeter {
+  return {
+    id,
+    kind: 'audio-meter',
+    name: 'Sound card',
+    ...AT_AUDIO,
+    fullScaleV: null,
+    voltsPercent: 5,
+    sinadDb: 0.2,
+  }
+}
+
+/** An AC voltmeter: ±2 % (assumed). */
+export function newAcVoltmeter(id: string): AcVoltmeter {
+  return {
+    id,
+    kind: 'ac-voltmeter',
+    name: 'AC voltmeter',
+    ...AT_AUDIO,
+    resolution: 0.001,
+    accuracyPercent: 2,
+    fullScaleV: 20,
+  }
+}
+
+/** An antenna analyser: 30 dB of directivity (assumed). */
+export function newAntennaAnalyser(id: string): AntennaAnalyser {
+  return {
+    id,
+    kind: 'antenna-analyser',
+    name: 'Antenna analyser',
+    ...AT_AUDIO,
+    fromHz: 1e6,
+    toHz: 1e9,
+    vswr: 1.1,
+    resolution: 0.01,
+    directivityDb: 30,
+  }
+}
+
+/** What can be put on a bench: each with typical figures, until the owner gives his own. */
+export const instrumentTemplates: readonly { id: string; title: string; make: (id: string) => Instrument }[] =
+  [
+    { id: 'power-meter', title: 'Power meter', make: newPowerMeter },
+    { id: 'spectrum-analyser', title: 'Spectrum analyser', make: newSpectrumAnalyser },
+    { id: 'receiver', title: 'Receiver or monitor', make: newReceiver },
+    { id: 'pocket-generator', title: 'Signal generator, pocket (typical)', make: newPocketGenerator },
+    {
+      id: 'laboratory-generator',
+      title: 'Signal generator, laboratory (typical)',
+      make: newLaboratoryGenerator,
+    },
+    { id: 'audio-meter', title: 'Sound card or audio meter', make: newAudioMeter },
+    { id: 'ac-voltmeter', title: 'AC voltmeter', make: newAcVoltmeter },
+    { id: 'antenna-analyser', title: 'Antenna analyser', make: newAntennaAnalyser },
+  ]

@@ -155,8 +155,73 @@ export interface Receiver extends InstrumentBase {
   ratioDb: number
 }
 
+/** Noise of a generator beside its carrier: dBc in 1 Hz at an offset. */
+export interface PhaseNoisePoint {
+  offsetHz: number
+  dbcPerHz: number
+}
+
+/** A signal generator: its path is walked from it to the radio. */
+export interface SignalGenerator extends InstrumentBase {
+  kind: 'signal-generator'
+  /** Lowest and highest level it can be set to, dBm into 50 Ω. */
+  lowestDbm: number
+  highestDbm: number
+  /** Unit its level is set in; a bare number is one of these. */
+  setIn: 'dBm' | 'µV' | 'dBµV'
+  /** What a voltage on it means: across the load, or behind its own 50 Ω. */
+  voltageIs: 'pd' | 'emf'
+  levelAccuracyDb: number
+  /** Power it survives at its own socket, W; null where nobody says. */
+  reverseW: number | null
+  /** By offset; empty where nobody says: then a typical figure is assumed. */
+  phaseNoise: PhaseNoisePoint[]
+  /** What such a generator makes where `phaseNoise` is empty. */
+  build: 'pocket' | 'laboratory'
+  modulations: ('AM' | 'FM')[]
+  /** Tones it can modulate with by itself, Hz. */
+  tonesHz: number[]
+  /** Two independent outputs: it can be the wanted and the interfering one at once. */
+  channels: 1 | 2
+}
+
+/** What reads audio: a sound card, or an audio meter that shows SINAD. */
+export interface AudioMeter extends InstrumentBase {
+  kind: 'audio-meter'
+  /** Volts rms of a sine at full scale, found with a known voltage; null where it is not calibrated. */
+  fullScaleV: number | null
+  /** How well volts are known, ± percent. */
+  voltsPercent: number
+  /** How well it shows a SINAD, ± dB; its own working out adds what noise leaves open. */
+  sinadDb: number
+}
+
+/** An AC voltmeter. */
+export interface AcVoltmeter extends InstrumentBase {
+  kind: 'ac-voltmeter'
+  accuracyPercent: number
+  fullScaleV: number
+}
+
+/** What shows the match of an antenna. */
+export interface AntennaAnalyser extends InstrumentBase {
+  kind: 'antenna-analyser'
+  /** How far down its bridge can see a reflection, dB. */
+  directivityDb: number
+}
+
 /** Any instrument a chain may end in. */
-export type Instrument = PowerMeter | SpectrumAnalyser | Receiver
+export type Instrument =
+  PowerMeter | SpectrumAnalyser | Receiver | SignalGenerator | AudioMeter | AcVoltmeter | AntennaAnalyser
+
+/** Instruments at radio frequency a carrier of the radio is led into to be read. */
+export type ReadingInstrument = PowerMeter | SpectrumAnalyser | Receiver
+
+/** Where a path joins another. */
+export interface ChainJoint {
+  chainId: string
+  partId: string
+}
 
 /** Parts in order from the radio to the instrument. */
 export interface Chain {
@@ -168,4 +233,9 @@ export interface Chain {
   offsetOnInstrumentDb: number
   /** Raised by every change of parts, instrument or offset; kept with each reading. */
   revision: number
+  /**
+   * The path this one joins at one of its parts, a combiner: from there to the radio it is the same. `parts`
+   * then begin behind the combiner. null: it goes to the radio by itself.
+   */
+  joins: ChainJoint | null
 }

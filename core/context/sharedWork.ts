@@ -12,6 +12,8 @@ export interface SharedWork {
   standing: { readings: readonly Reading[]; current: CurrentReadings } | null
   /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
   chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
+  /** Chains that join another, whole, by the chain as stored. */
+  joined: WeakMap<Chain, { host: Chain; whole: Chain }>
   /** Lists of rulebooks by their ids, for the reviewer's own rulebooks of then. */
   books: { own: unknown; byIds: Map<string, readonly Rulebook[]> }
 }
@@ -23,6 +25,7 @@ export function createSharedWork(): SharedWork {
     memory: createMemory(),
     standing: null,
     chains: new WeakMap(),
+    joined: new WeakMap(),
     books: { own: null, byIds: new Map() },
   }
 }

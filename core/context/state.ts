@@ -1,4 +1,4 @@
-import { calibratedChain, type CalibrationPins, type Chain, type Instrument } from '../chain'
+import { calibratedChain, type CalibrationPins, type Chain, type Instrument, joinedChain } from '../chain'
 import { currentReadings, type Review, stepKey, type StepReadings, type Through } from '../review'
 import { type Rulebook, rulebookById } from '../rules'
 import type { SharedWork } from './sharedWork'
@@ -21,7 +21,7 @@ const NONE: StepReadings = new Map()
 
 /** Looks a review up. */
 export function createState(review: Review, shared: SharedWork): State {
-  const chains = new Map(review.chains.map(chain => [chain.id, chain]))
+  const chains = wholeChains(review.chains, shared)
   const current = standing(review, shared)
   const own = review.ownRulebooks
   if (shared.books.own !== own) shared.books = { own, byIds: new Map() }
@@ -45,6 +45,20 @@ export function createState(review: Review, shared: SharedWork): State {
     chainThen: ({ chainId, calibrationIds }) =>
       calibrated(chains.get(chainId), calibrationIds, { review, shared }),
   }
+}
+
+/** Chains by id, each whole: with what it shares with another in front. */
+function wholeChains(stored: readonly Chain[], shared: SharedWork): Map<string, Chain> {
+  const chains = new Map(stored.map(chain => [chain.id, chain]))
+  for (const chain of stored) {
+    const host = chain.joins ? stored.find(({ id }) => id === chain.joins!.chainId) : undefined
+    if (!host) continue
+    const known = shared.joined.get(chain)
+    const whole = known?.host === host ? known.whole : joinedChain(chain, host)
+    shared.joined.set(chain, { host, whole })
+    chains.set(chain.id, whole)
+  }
+  return chains
 }
 
 function standing({ readings }: Review, shared: SharedWork) {

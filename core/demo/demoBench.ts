@@ -197,6 +197,7 @@ function chain(id: string, name: string, instrumentId: string, parts: Part[]): C
     parts: parts.map(part => ({ ...part, id: `${id}-${part.id}` })),
     offsetOnInstrumentDb: 0,
     revision: 1,
+    joins: null,
   }
 }
 

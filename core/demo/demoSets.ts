@@ -29,6 +29,7 @@ function band({ id, name, channels, harmonicsOn, claims }: DemoBand): Band {
     channelSpacingHz: 12_500,
     alsoSpacingsHz: [],
     antennaGainDbd: null,
+    receives: [],
     rulebookIds: null,
     channels: channels.map(([channelName, mhz], index) => ({
       id: `${id}-${index + 1}`,
@@ -68,14 +69,16 @@ const levels = [
   { id: 'high', name: 'High' },
   { id: 'low', name: 'Low' },
 ]
-const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
+const handheld: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'readyFor'> = {
+  readyFor: null,
   kind: 'handheld',
   role: 'under-test',
   levels,
   keyDownLimitS: 60,
 }
 
-const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS'> = {
+const mobile: Pick<RadioSet, 'kind' | 'role' | 'levels' | 'keyDownLimitS' | 'readyFor'> = {
+  readyFor: null,
   kind: 'mobile',
   role: 'under-test',
   levels,

@@ -178,6 +178,7 @@ export class DemoTaker {
       stationId: step.stationId,
       stepId: step.id,
       slot,
+      applied: {},
       supply: step.set.supplyNow,
       ambientC: AMBIENT_C,
       who: WHO,

@@ -79,6 +79,7 @@ function asReading(check: ControlCheck, instrumentId: string): LevelReading {
         calibrationIds: check.calibrationIds,
       },
     },
+    applied: {},
     supply: '',
     ambientC: null,
     who: '',

@@ -6,6 +6,7 @@ import {
   evaluateScalar,
   type PowerQuantity,
   type Quantity,
+  type ReceiverMethod,
   quantityWords,
   type Rulebook,
 } from '../rules'
@@ -30,14 +31,19 @@ export function claimDemand({ claim }: Step): Demand {
 }
 
 /** What each rulebook of a step’s band asks of a quantity, before anything is read. */
-export function ruleDemands(step: Step, about: Quantity, context: Context): Demand[] {
+export function ruleDemands(
+  step: Step,
+  about: Quantity,
+  context: Context,
+  methods: readonly ReceiverMethod[] = [],
+): Demand[] {
   const books = context.rulebooksOf(step.band)
   const own = about === 'unwanted' ? context.yardstick : null
-  return [...books, ...(own ? [own] : [])].map(rulebook => ruleDemand(step, about, rulebook))
+  return [...books, ...(own ? [own] : [])].map(rulebook => ruleDemand(step, { about, methods }, rulebook))
 }
 
-function ruleDemand(step: Step, about: Quantity, rulebook: Rulebook): Demand {
-  const limit = limitOf(step, about, rulebook)
+function ruleDemand(step: Step, { about, methods }: Asked, rulebook: Rulebook): Demand {
+  const limit = limitOf(step, { about, methods }, rulebook)
   const what = quantityWords[about]
   switch (limit.kind) {
     case 'limit':
@@ -60,9 +66,17 @@ function figureOf(limit: AnyLimit, about: Quantity): string {
     : limitShort(limit)
 }
 
-function limitOf(step: Step, about: Quantity, rulebook: Rulebook): AnyLimit {
+interface Asked {
+  about: Quantity
+  methods: readonly ReceiverMethod[]
+}
+
+function limitOf(step: Step, { about, methods }: Asked, rulebook: Rulebook): AnyLimit {
   const facts = carrierFacts(step, powerToExpect(step.set, step.claim).powerW)
-  if (!isPower(about)) return evaluateScalar(rulebook, about, facts)
+  if (!isPower(about)) {
+    const byMethod = methods.map(method => evaluateScalar(rulebook, about, { ...facts, method }))
+    return byMethod.find(({ kind }) => kind === 'scalar') ?? evaluateScalar(rulebook, about, facts)
+  }
   const place = { carrierHz: step.channel.frequencyHz, spacingHz: spacingOf(step.band) }
   const emission =
     about === 'adjacent-power'

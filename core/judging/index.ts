@@ -1,3 +1,4 @@
+export { judgeReceiverClaim } from './judgeReceiverClaim'
 export { noAnswer, sumByRulebook, type AnswerGap, type RulebookAnswer, type StationAnswer } from './answer'
 export { answerSteps, type SummingUp } from './answerSteps'
 export { governingOf, hasFigure, withoutFigure } from './byRulebooks'
@@ -7,7 +8,14 @@ export { evaluateOnce, evaluateSlots, type SlotEvaluation } from './evaluateSlot
 export { foundFigure, type OwnContribution } from './foundFigure'
 export { claimNotes, judgeClaim } from './judgeClaim'
 export { judgePower, type PowerJudging } from './judgePower'
-export { judgeScalar, limitInHz, type ScalarJudging } from './judgeScalar'
+export {
+  judgeScalar,
+  limitInHz,
+  scalarJudgements,
+  type ScalarJudging,
+  type ScalarSubject,
+  yardstickScalar,
+} from './judgeScalar'
 export { limitShort, limitSource, limitWords } from './limitWords'
 export { ratioDoubt } from './ratioDoubt'
 export {

@@ -19,8 +19,8 @@ export function judgeClaim(step: Step, found: Found, context: Context): ClaimJud
     rule: decisionRule,
   })
   return {
-    claimedW,
-    limitDbm,
+    claimedWords: printClaimW(claimedW),
+    limit: limitDbm,
     verdict,
     words: claimWords(verdict, {
       claimedW,
@@ -31,7 +31,9 @@ export function judgeClaim(step: Step, found: Found, context: Context): ClaimJud
 }
 
 /** What a verdict against a claim means: the difference, the far end, the tolerance. */
-export function claimNotes(found: Found, { claimedW, limitDbm, verdict }: ClaimJudgement): string[] {
+export function claimNotes(step: Step, found: Found, { limit: limitDbm, verdict }: ClaimJudgement): string[] {
+  if (step.claim.kind !== 'watts') return []
+  const claimedW = step.claim.powerW
   const claimedDbm = dbmFromWatts(claimedW)
   const differenceDb = found.value - claimedDbm
   const toleranceDb = claimedDbm - limitDbm

@@ -1,7 +1,14 @@
 import type { Context } from '../context'
 import { decide, type LimitDirection, type Verdict, verdictWords } from '../decision'
 import type { FigureReading } from '../review'
-import { evaluateScalar, type PowerQuantity, type Quantity, type ScalarLimit } from '../rules'
+import {
+  evaluateScalar,
+  type PowerQuantity,
+  type Quantity,
+  type ReceiverMethod,
+  type Rulebook,
+  type ScalarLimit,
+} from '../rules'
 import {
   carrierFacts,
   type Found,
@@ -46,14 +53,8 @@ export function judgeScalar(
   context: Context,
 ): SlotResult {
   const { step, slot, reading } = place
-  const facts = carrierFacts(step, powerToExpect(step.set, step.claim).powerW)
   const found = foundFigure(reading, { own: judging.own, value: judging.value }, context)
-  const each = context.rulebooksOf(step.band).map((rulebook): Judgement => {
-    const limit = evaluateScalar(rulebook, judging.about, facts)
-    if (limit.kind !== 'scalar') return withoutFigure(limit, 'Cannot be judged yet')
-    const verdict = verdictAgainst(found, limit.limit, { step, isError: judging.isError ?? false }, context)
-    return { limit, verdict, words: verdictWords(verdict), ratio: null }
-  })
+  const each = scalarJudgements(step, found, judging, context)
   const judged = governingOf(each)
   return {
     ...NOTHING,
@@ -67,6 +68,53 @@ export function judgeScalar(
     each,
     notes: [...judging.notes, ...(reading.seen.method ? [reading.seen.method] : [])],
   }
+}
+
+/** What is judged by the clauses on a quantity, and how it was come by. */
+export interface ScalarSubject extends Pick<ScalarJudging, 'about' | 'isError'> {
+  method?: ReceiverMethod
+}
+
+/** What each rulebook of the band says of a figure; the limit says the direction. */
+export function scalarJudgements(
+  step: Step,
+  found: Found,
+  { about, isError = false, method }: ScalarSubject,
+  context: Context,
+): Judgement[] {
+  const books = context.rulebooksOf(step.band)
+  return books.map(rulebook => judgedBy(rulebook, step, { found, about, isError, method }, context))
+}
+
+/** What the reviewer’s own yardstick says of a figure; null where it is off, or says nothing. */
+export function yardstickScalar(
+  step: Step,
+  found: Found,
+  { about, isError = false, method }: ScalarSubject,
+  context: Context,
+): Judgement | null {
+  if (!context.yardstick) return null
+  const judged = judgedBy(context.yardstick, step, { found, about, isError, method }, context)
+  return judged.limit.kind === 'scalar' ? judged : null
+}
+
+function judgedBy(
+  rulebook: Rulebook,
+  step: Step,
+  {
+    found,
+    about,
+    isError,
+    method,
+  }: { found: Found } & Required<Pick<ScalarJudging, 'about' | 'isError'>> & Pick<ScalarSubject, 'method'>,
+  context: Context,
+): Judgement {
+  const carrier = carrierFacts(step, powerToExpect(step.set, step.claim).powerW)
+  const facts = method ? { ...carrier, method } : carrier
+  const limit = evaluateScalar(rulebook, about, facts)
+  if (limit.kind !== 'scalar') return withoutFigure(limit, 'Cannot be judged yet')
+  const verdict = verdictAgainst(found, limit.limit, { step, isError }, context)
+  return { limit, verdict, words: verdictWords(verdict), ratio: null }
 }
 
 /** Where a figure must lie: on one side of a limit, or within a half-width around a middle. */

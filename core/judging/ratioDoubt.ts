@@ -35,7 +35,7 @@ function ratioOf(instrument: Instrument): number | null {
       return instrument.ratioDb
     case 'spectrum-analyser':
       return instrument.flatnessDb ?? instrument.amplitudeAccuracyDb
-    case 'power-meter':
+    default:
       return null
   }
 }

@@ -2,6 +2,7 @@ import type { Context } from '../context'
 import { type Verdict, verdictWithout } from '../decision'
 import type { FigureReading, LevelReading, Reading } from '../review'
 import {
+  type CorrectedThrough,
   correctReading,
   type FoundLevel,
   isCorrected,
@@ -122,7 +123,7 @@ export function observedLevel(
 ): SlotResult {
   const reading = levelIn(step, slot, context)
   if (!reading) return openSlot(step, slot, context)
-  const found = correctReading(reading, context)
+  const found = correctReading(reading, context, throughOf(step, slot))
   if (!isCorrected(found)) return notCorrected(slot, reading, found.why)
   return {
     ...NOTHING,
@@ -134,4 +135,9 @@ export function observedLevel(
     words: wordsOf(found),
     notes: found.notes,
   }
+}
+
+/** The role a slot’s level goes through, and which way: a generator’s goes to the radio. */
+function throughOf({ work }: Step, { role }: Slot): CorrectedThrough {
+  return work === 'hears' && role !== null ? { role, signal: 'to-radio' } : {}
 }

@@ -13,6 +13,8 @@ import type { Found, SlotResult } from '../step'
 /** What a slot comes to: power at the socket, or the figure itself. */
 export function valueWords({ found }: Pick<SlotResult, 'found'>): string {
   if (!found) return '–'
+  if (found.path?.signal === 'to-radio')
+    return `${found.isUpperBound ? 'at most ' : ''}${printSigned(found.value, 1)}${UNIT_SPACE}dBm`
   if (found.path) return `${found.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(found.value))}`
   return `${found.isUpperBound ? 'at most ' : ''}${figureWords(found)}`
 }

@@ -16,7 +16,7 @@ export {
   vswrFromReflection,
   vswrFromReturnLossDb,
 } from './reflection'
-export { LEVEL_UNITS, levelIn, type LevelUnit } from './levelUnits'
+export { LEVEL_LAWS, LEVEL_UNITS, levelIn, type LevelUnit } from './levelUnits'
 export {
   differenceUnit,
   FIGURE_UNITS,

@@ -1,10 +1,12 @@
 import {
   accuracyInWords,
   ASSUMED_RADIO_VSWR,
-  coaxLossDb,
   type Chain,
+  coaxLossDb,
   type Instrument,
   type Part,
+  phaseNoiseAt,
+  type SignalGenerator,
 } from '../chain'
 import {
   printClaimW,
@@ -56,11 +58,34 @@ export function benchSection(context: Context): ReportSection {
 
 function windowInWords(instrument: Instrument): string {
   const reference = instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`
-  if (instrument.kind === 'receiver')
-    return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
-  return instrument.kind === 'spectrum-analyser'
-    ? `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
-    : `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ${instrument.inLine ? 'in line' : 'terminating'}`
+  switch (instrument.kind) {
+    case 'receiver':
+      return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
+    case 'spectrum-analyser':
+      return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
+    case 'power-meter':
+      return `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ${instrument.inLine ? 'in line' : 'terminating'}`
+    case 'signal-generator':
+      return `${generatorInWords(instrument)}${reference}`
+    case 'audio-meter':
+      return instrument.fullScaleV === null
+        ? 'not calibrated in volts'
+        : `${instrument.fullScaleV} V at full scale`
+    case 'ac-voltmeter':
+      return `${instrument.fullScaleV} V full scale`
+    case 'antenna-analyser':
+      return `${instrument.directivityDb} dB of directivity`
+  }
+}
+
+function generatorInWords(generator: SignalGenerator): string {
+  const { dbcPerHz, assumed } = phaseNoiseAt(generator, 20e3)
+  return [
+    `${printDbm(generator.lowestDbm, 0)} to ${printDbm(generator.highestDbm, 0)}`,
+    `voltages in ${generator.voltageIs}`,
+    `phase noise ${printNumber(dbcPerHz, 0)} dBc/Hz at 20 kHz${assumed ? ' (assumed)' : ''}`,
+    generator.reverseW === null ? 'reverse power not stated' : `survives ${printClaimW(generator.reverseW)}`,
+  ].join(', ')
 }
 
 function chainTable(chain: Chain, instrument: Instrument | undefined): ReportBlock {

@@ -98,7 +98,7 @@ function judgementsOf(result: SlotResult): Judged[] {
       ? [
           {
             by: 'claim',
-            limit: claim.limitDbm,
+            limit: claim.limit,
             limitUnit: 'dBm',
             verdict: claim.verdict,
             words: claim.words,

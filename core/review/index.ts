@@ -5,9 +5,14 @@ export type {
   PowerClaim,
   PowerLevel,
   RadioSet,
+  RadioWork,
+  ReadyFor,
+  ReceiverClaim,
+  ReceiverClaimKind,
   SetKind,
   SetRole,
 } from './cardTypes'
+export { RECEIVER_CLAIMS } from './cardTypes'
 export type {
   FigureReading,
   LevelReading,

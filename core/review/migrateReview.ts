@@ -9,10 +9,25 @@ type Plain = Record<string, unknown>
  * Form 1 knew one rulebook, no calibrations, no repeats and neither mode nor channel spacing; form 2 no
  * figures besides levels, no
  * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was; form 3
- * kept levels and figures apart, one chain a station, and consent and geometry as fields of set and settings.
+ * kept levels and figures apart, one chain a station, and consent and geometry as fields of set and settings;
+ * form 4 knew no receivers: neither claims of them, nor what a generator was set to, nor paths that join.
  */
 export function migrateReview(data: unknown): unknown {
-  return fromForm3(fromForm2(fromForm1(data)))
+  return fromForm4(fromForm3(fromForm2(fromForm1(data))))
+}
+
+function fromForm4(data: unknown): unknown {
+  if (!isPlain(data) || !Array.isArray(data.readings) || data.memos === undefined) return data
+  return {
+    ...data,
+    sets: each(data.sets, set => ({
+      readyFor: null,
+      ...set,
+      bands: each(set.bands, band => ({ receives: [], ...band })),
+    })),
+    chains: each(data.chains, chain => ({ joins: null, ...chain })),
+    readings: each(data.readings, reading => ('applied' in reading ? reading : { ...reading, applied: {} })),
+  }
 }
 
 function fromForm2(data: unknown): unknown {

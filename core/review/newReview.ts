@@ -66,6 +66,7 @@ export function newRadioSet(input: { id: string; sample: string; levelId: string
     bands: [],
     supplyNow: '',
     keyDownLimitS: 60,
+    readyFor: null,
     chains: {},
   }
 }
@@ -86,6 +87,7 @@ export function newBand(input: { id: string; name: string; levelIds: string[] })
     channelSpacingHz: null,
     alsoSpacingsHz: [],
     antennaGainDbd: null,
+    receives: [],
     rulebookIds: null,
   }
 }

@@ -83,6 +83,8 @@ export interface Reading {
   /** What it was read with; null where nobody can tell or it does not matter. */
   instrumentId: string | null
   through: Record<RoleId, Through>
+  /** What generators were set to while it was seen, by role; empty where none was in play. */
+  applied: Record<RoleId, SeenLevel>
   /** Battery or supply. */
   supply: string
   /** At the bench, °C; null where nobody noted it. */

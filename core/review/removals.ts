@@ -68,6 +68,7 @@ export function removeChain(review: Review, chainId: string): void {
   review.padTests = review.padTests.filter(test => test.chainId !== chainId)
   review.controlChecks = review.controlChecks.filter(check => check.chainId !== chainId)
   for (const down of review.keyDowns) if (down.chainId === chainId) down.chainId = null
+  for (const chain of review.chains) if (chain.joins?.chainId === chainId) chain.joins = null
   for (const set of review.sets) set.chains = withoutChain(set.chains, chainId)
   review.chains = review.chains.filter(({ id }) => id !== chainId)
 }

@@ -76,4 +76,4 @@ export interface StationMemo {
 }
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 4
+export const REVIEW_SCHEMA_VERSION = 5

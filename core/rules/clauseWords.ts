@@ -95,6 +95,7 @@ function conditionsInWords(when: Conditions): string {
         ? [`${when.channelSpacingHz.map(printFrequencyShort).join(' or ')} channels`]
         : []),
       ...(when.kinds ? [when.kinds.join(', ')] : []),
+      ...(when.methods ? [`by ${when.methods.join(' or ')}`] : []),
       ...(when.state === 'standby' ? ['not transmitting'] : []),
       ...(when.harmonicsOnly ? ['harmonics'] : []),
     ].join('; ') || 'any'

@@ -48,6 +48,7 @@ function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionF
     mayBeOneOf(when.modes, carrier.mode) &&
     mayBeOneOf(when.channelSpacingHz, carrier.channelSpacingHz) &&
     mayBeOneOf(when.kinds, carrier.kind) &&
+    fitsMethod(when, carrier) &&
     (when.state ?? 'operating') === (emission?.state ?? 'operating') &&
     (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
   )
@@ -66,6 +67,11 @@ function fitsFrequency({ carrierHz, channelsHz }: When, frequencyHz: number): bo
 /** Above the lower end, up to and with the upper one; null there is no end. */
 const fitsPower = ({ powerW: range }: When, powerW: number): boolean =>
   !range || (powerW > range[0] && (range[1] === null || powerW <= range[1]))
+
+/** A clause on one way of measuring says nothing of a figure that was come by otherwise. */
+function fitsMethod({ methods }: When, { method }: CarrierFacts): boolean {
+  return !methods || (method !== undefined && methods.includes(method))
+}
 
 /** True where the clause names none, or where it is not known which it is. */
 function mayBeOneOf<T>(named: readonly T[] | undefined, known: T | null | undefined): boolean {

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { QUANTITIES, type Rulebook, SCALAR_UNITS } from './types'
+import { QUANTITIES, RECEIVER_METHODS, type Rulebook, SCALAR_UNITS } from './types'
 
 const id = Joi.string()
   .min(1)
@@ -112,6 +112,9 @@ const conditions = Joi.object({
     .min(1),
   channelSpacingHz: Joi.array().items(hz.greater(0)).min(1).max(20),
   kinds: Joi.array().items(Joi.valid('handheld', 'mobile')).min(1),
+  methods: Joi.array()
+    .items(Joi.valid(...RECEIVER_METHODS))
+    .min(1),
   state: Joi.valid('operating', 'standby'),
   harmonicsOnly: Joi.boolean(),
 })

@@ -24,6 +24,21 @@ export const QUANTITIES = [
 /** What a clause may speak of. */
 export type Quantity = (typeof QUANTITIES)[number]
 
+/**
+ * Ways to come to a figure of a receiver: figures that were come by differently are different quantities, and a
+ * clause speaks of one of them.
+ */
+export const RECEIVER_METHODS = [
+  'sinad-12',
+  'sinad-20',
+  'sinad-20-psophometric',
+  'snr-10',
+  'tia-603',
+  'en-300-086',
+] as const
+/** A way to come to a figure of a receiver. */
+export type ReceiverMethod = (typeof RECEIVER_METHODS)[number]
+
 /** Emission modes a clause may be limited to. */
 export type Mode = 'FM' | 'AM' | 'SSB'
 
@@ -77,6 +92,8 @@ export interface Conditions {
   modes?: Mode[]
   channelSpacingHz?: number[]
   kinds?: ('handheld' | 'mobile')[]
+  /** Ways a figure of a receiver was come by; a figure that was come by otherwise is another quantity. */
+  methods?: ReceiverMethod[]
   /** `standby` speaks of a set that does not transmit. */
   state?: 'operating' | 'standby'
   /** Only whole multiples of the carrier. */
@@ -153,6 +170,8 @@ export interface CarrierFacts {
   kind?: 'handheld' | 'mobile'
   /** Gain of antenna less feed loss over a half-wave dipole, dB; null: not known. */
   antennaGainDbd?: number | null
+  /** How a figure of the receiver was come by; undefined for what it sends. */
+  method?: ReceiverMethod
 }
 
 /** The emission that is judged; a second harmonic by default. */

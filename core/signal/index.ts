@@ -31,6 +31,7 @@ export { addWelchSums, spectrumFrom, Welch, type WelchSettings, type WelchSums }
 export { noiseFloorPower } from './spectrum/noiseFloor'
 export { peakNear, spectrumPeaks, type PeakSearch, type SpectrumPeak } from './spectrum/peaks'
 export { joinPictures, TimeFrequency, type TimeFrequencyPicture } from './spectrum/timeFrequency'
+export { convolveEven } from './filter/convolve'
 export { lowPass, lowPassSlope, STOP_BAND_DB } from './filter/lowPass'
 export { Decimator, type ChannelFilter } from './filter/decimator'
 export { FmDemodulator, fmFilters, type FmSettings } from './fm/fmDemodulator'

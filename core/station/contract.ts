@@ -5,6 +5,7 @@ import type { ReportBlock } from '../document'
 import type { Demand, StationAnswer } from '../judging'
 import type { RadioSet } from '../review'
 import type { Roles, Step, StepResult } from '../step'
+import type { Coaching } from './coaching'
 import type { RecordingUse } from './recordingUse'
 
 /** What a station is about: what the radio sends, what it hears, the set as a whole. */
@@ -54,8 +55,11 @@ export interface Station {
   order: number
   /** Letter after G that goes there, for the few used most. */
   letter?: string
-  /** Left out of the run, the findings and what is open until something of it was read. */
-  optional: boolean
+  /**
+   * Left out of the run, the findings and what is open until something of it was read; or until the bench has
+   * what it needs.
+   */
+  optional: boolean | 'unless-equipped'
   /** Whether it comes to verdicts, or only shows and compares. */
   verdicts: 'judged' | 'observed'
   /** What stands at the other end, and which way the signal goes; none where nothing stands between. */
@@ -72,6 +76,8 @@ export interface Station {
   plan: (set: RadioSet, context: Context) => Step[]
   checks: (step: Step, context: Context) => BenchCheck[]
   evaluate: (step: Step, context: Context) => StepResult
+  /** What it would have done next at a step, and why; null where it cannot say. */
+  coach?: (step: Step, context: Context) => Coaching | null
   /** What a step answers to, before anything is read; empty for an observation. */
   demands: (step: Step, context: Context) => Demand[]
   questions: (sets: readonly RadioSet[], context: Context) => StationQuestion[]

@@ -1,4 +1,8 @@
 import type { Station } from './contract'
+import { neighbourStation } from './receive/neighbour/station'
+import { sensitivityStation } from './receive/sensitivity/station'
+import { squelchStation } from './receive/squelch/station'
+import { strongSignalsStation } from './receive/strong-signals/station'
 import { bandwidthStation } from './transmit/bandwidth/station'
 import { carrierPowerStation } from './transmit/carrier-power/station'
 import { deviationStation } from './transmit/deviation/station'
@@ -19,5 +23,9 @@ export const registered: readonly Station[] = [
   frequencyStation,
   bandwidthStation,
   twoToneStation,
+  sensitivityStation,
+  squelchStation,
+  neighbourStation,
+  strongSignalsStation,
   stressStation,
 ]

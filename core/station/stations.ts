@@ -1,6 +1,7 @@
-import type { Context } from '../context'
+import type { Context, State } from '../context'
 import { CoreError } from '../errors'
 import type { Reading } from '../review'
+import type { Roles } from '../step'
 import type { Station } from './contract'
 import { registered } from './registry'
 
@@ -26,7 +27,23 @@ export function wantedStations(context: Context): Station[] {
   const { readings, settings } = context.review
   const begun = context.derive(readings, 'stations', () => begunIn(readings))
   return stations.filter(
-    ({ id, optional }) => !optional || settings.alsoStations.includes(id) || begun.has(id),
+    ({ id, optional, roles }) =>
+      !optional ||
+      settings.alsoStations.includes(id) ||
+      begun.has(id) ||
+      (optional === 'unless-equipped' && context.ask(isEquipped, roles)),
+  )
+}
+
+/** The bench has a chain for each role the station cannot do without. */
+function isEquipped({ review, instruments }: State, roles: Roles): boolean {
+  return Object.values(roles).every(
+    role =>
+      role.optional ||
+      review.chains.some(chain => {
+        const kind = instruments.get(chain.instrumentId)?.kind
+        return kind !== undefined && role.instruments.includes(kind)
+      }),
   )
 }
 

@@ -1,4 +1,4 @@
-import type { Instrument } from '../chain'
+import type { Chain, Instrument } from '../chain'
 import type { Context, State } from '../context'
 import type { RadioSet, RoleId } from '../review'
 import type { Role, Roles } from './step'
@@ -7,6 +7,8 @@ import type { Role, Roles } from './step'
 interface Wanted {
   chosenId: string | undefined
   instruments: readonly Instrument['kind'][]
+  /** Chain that is taken already. */
+  apartFrom: string | null
 }
 
 /**
@@ -19,21 +21,23 @@ export function chainsForStation(
   roles: Roles,
   context: Context,
 ): Record<RoleId, string | null> {
-  return Object.fromEntries(
-    Object.entries(roles).map(([role, { instruments }]) => [
-      role,
-      context.ask(chainFor, { chosenId: set.chains[stationId]?.[role], instruments }),
-    ]),
-  )
+  const found: Record<RoleId, string | null> = {}
+  for (const [role, { instruments, apartFrom }] of Object.entries(roles))
+    found[role] = context.ask(chainFor, {
+      chosenId: set.chains[stationId]?.[role],
+      instruments,
+      apartFrom: (apartFrom && found[apartFrom]) ?? null,
+    })
+  return found
 }
 
-function chainFor(state: State, { chosenId, instruments }: Wanted): string | null {
+function chainFor(state: State, { chosenId, instruments, apartFrom }: Wanted): string | null {
   const kindOf = (id: string) => state.instruments.get(id)?.kind
   const suits = (instrumentId: string) => {
     const kind = kindOf(instrumentId)
     return kind !== undefined && instruments.includes(kind)
   }
-  const { chains } = state.review
+  const chains = state.review.chains.filter(chain => !isTaken(chain, apartFrom, state))
   const chosen = chains.find(({ id }) => id === chosenId)
   if (chosen && suits(chosen.instrumentId)) return chosen.id
   for (const kind of instruments) {
@@ -41,6 +45,16 @@ function chainFor(state: State, { chosenId, instruments }: Wanted): string | nul
     if (found) return found.id
   }
   return null
+}
+
+/** A chain that is in use already, or ends in the one output of a generator that is. */
+function isTaken(chain: Chain, takenId: string | null, { review, instruments }: State): boolean {
+  if (takenId === null) return false
+  if (chain.id === takenId) return true
+  const taken = review.chains.find(({ id }) => id === takenId)
+  if (!taken || taken.instrumentId !== chain.instrumentId) return false
+  const instrument = instruments.get(chain.instrumentId)
+  return !(instrument?.kind === 'signal-generator' && instrument.channels === 2)
 }
 
 /** Name of a chain; null where it is not on the bench. */

@@ -51,14 +51,38 @@ export function correctReading(
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
   const { role = INSTRUMENT_ROLE, signal = 'from-radio' } = through
-  return context.derive(reading, `socket:${role}:${signal}`, () => {
-    const way = reading.through[role]
-    const chain = way && context.chainOf(way)
-    if (!way || !chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
-    const instrument = context.instrument(chain.instrumentId)
-    if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-    return correct({ reading, seen: reading.seen, way, chain, instrument, signal }, context)
-  })
+  return context.derive(reading, `socket:${role}:${signal}`, () =>
+    correctedThrough(reading, { seen: reading.seen, role, signal }, context),
+  )
+}
+
+/**
+ * What a generator was set to while something was seen, taken to the socket.
+ * @param role - the role the generator plays; null where it was not in play.
+ */
+export function correctApplied(
+  reading: Reading,
+  role: RoleId,
+  context: Context,
+): FoundLevel | NotCorrected | null {
+  const seen = reading.applied[role]
+  if (!seen) return null
+  return context.derive(reading, `applied:${role}`, () =>
+    correctedThrough(reading, { seen, role, signal: 'to-radio' }, context),
+  )
+}
+
+function correctedThrough(
+  reading: Reading,
+  { seen, role, signal }: { seen: SeenLevel; role: RoleId; signal: Role['signal'] },
+  context: Context,
+): FoundLevel | NotCorrected {
+  const way = reading.through[role]
+  const chain = way && context.chainOf(way)
+  if (!way || !chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
+  const instrument = context.instrument(chain.instrumentId)
+  if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
+  return correct({ reading, seen, way, chain, instrument, signal }, context)
 }
 
 /** True for a reading of a level. */
@@ -67,7 +91,7 @@ export function isLevel(reading: Reading): reading is LevelReading {
 }
 
 interface ToCorrect {
-  reading: LevelReading
+  reading: Reading
   seen: SeenLevel
   way: Through
   chain: Chain
@@ -98,7 +122,7 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
   return {
     value: atInstrumentDbm + lossDb + total.shift,
     unit: 'dBm',
-    path: { atInstrumentDbm, lossDb: path.lossDb },
+    path: { atInstrumentDbm, lossDb: path.lossDb, signal: given.signal },
     budget: total,
     isUpperBound: floor.isUpperBound,
     notes,
@@ -199,8 +223,7 @@ function totalBudget(
     )
   const [first = null] = own
   if (own.length > 1 || (first && path.noise.get(first.halfWidth) !== first)) return make()
-  const key =
-    instrument.kind === 'spectrum-analyser' ? seen.resolutionDb : `${seen.resolutionDb}@${displayed}`
+  const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
   return kept(
     kept(path.budgets, first, () => new Map<number | string, Budget>()),
     key,

@@ -1,4 +1,4 @@
-export type { FieldSpec, Slot, SlotKind } from './slot'
+export type { AppliedField, FieldSpec, LevelGuard, Slot, SlotKind } from './slot'
 export {
   chainIdOf,
   chainsKey,
@@ -27,9 +27,10 @@ export {
 export { stepId, stepPlaces, type StepPlace } from './stepPlaces'
 export { powerToExpect, type ExpectedPower } from './expectedPower'
 export { chainName, chainsForStation, suitableChains } from './chainsForStation'
-export { planSteps, type StepPlan } from './planSteps'
+export { type PlannedHere, planSteps, type StepPlan } from './planSteps'
 export { fullSupply, SETTINGS } from './radioSettings'
 export { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from './cautions'
+export { parseGuardedLevel } from './guardedLevel'
 export { readThrough, readWith, type ReadWith } from './readWith'
 export {
   bareUnitOf,
@@ -48,6 +49,7 @@ export { chainChecks, type CheckedFor, strictestLimitDbm } from './chainChecks'
 export { type ExpectedPlace, expectedPlaces, hottestPlace } from './expectedPlaces'
 export { stepChecks } from './stepChecks'
 export {
+  correctApplied,
   correctReading,
   isCorrected,
   isLevel,

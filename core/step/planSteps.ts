@@ -1,6 +1,6 @@
 import type { Context } from '../context'
 import { printFrequencyShort } from '../quantity'
-import type { Band, RadioSet } from '../review'
+import type { Band, RadioSet, RadioWork } from '../review'
 import { chainName, chainsForStation } from './chainsForStation'
 import { SETTINGS } from './radioSettings'
 import type { Slot } from './slot'
@@ -18,8 +18,10 @@ export interface StepPlan {
   /** Which level of a channel: the strongest, the weakest, or every one. */
   level: 'highest' | 'lowest' | 'every'
   /** `isFirst`: the first step of the set at this station. */
-  slots: (place: StepPlace, isFirst: boolean) => Slot[]
-  instruction: string
+  slots: (place: StepPlace, isFirst: boolean, here: PlannedHere) => Slot[]
+  /** What must be ticked before anything is read; nothing by default. */
+  interlocks?: (place: StepPlace, here: PlannedHere) => readonly RadioSetting[]
+  instruction: string | ((place: StepPlace) => string)
   radioSettings: readonly RadioSetting[]
   cautions: readonly string[] | ((place: StepPlace) => readonly string[])
   keyed: { seconds: number } | null
@@ -29,6 +31,16 @@ export interface StepPlan {
   /** The set must be cold for its first step: the oscillator it warms up is the same on every band. */
   firstIsCold?: boolean
   needsFullSupply?: boolean
+}
+
+/** What is known of a step while it is planned. */
+export interface PlannedHere {
+  /** Its id: under which its readings stand. */
+  id: string
+  set: RadioSet
+  /** Channel spacing it is read at, Hz; null where it does not hang on it. */
+  spacingHz: number | null
+  chains: Step['chains']
 }
 
 /**
@@ -51,8 +63,10 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   return places.map(({ place, spacing }, index): Step => {
     const isCold = index === 0 && (wanted.firstIsCold ?? false)
     const { band, channel, level, claim } = place
+    const id = `${stepId(wanted.stationId, place)}${spacing?.suffix ?? ''}`
+    const here: PlannedHere = { id, set, spacingHz: spacing?.hz ?? null, chains }
     return {
-      id: `${stepId(wanted.stationId, place)}${spacing?.suffix ?? ''}`,
+      id,
       stationId: wanted.stationId,
       set,
       band,
@@ -60,8 +74,10 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       setting: { level, spacingHz: spacing?.hz ?? null },
       claim,
       chains,
-      slots: wanted.slots(place, index === 0),
-      instruction: wanted.instruction,
+      slots: wanted.slots(place, index === 0, here),
+      interlocks: [...(wanted.interlocks?.(place, here) ?? [])],
+      work: workOf(wanted.roles),
+      instruction: typeof wanted.instruction === 'function' ? wanted.instruction(place) : wanted.instruction,
       radioSettings: [
         ...(wanted.perSpacing ? [spacingSetting(place.band)] : []),
         ...(isCold ? [SETTINGS.cold] : []),
@@ -75,6 +91,11 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       needsFullSupply: wanted.needsFullSupply ?? false,
     }
   })
+}
+
+/** A generator on the socket: the radio hears. */
+function workOf(roles: Roles): RadioWork {
+  return Object.values(roles).some(({ signal }) => signal === 'to-radio') ? 'hears' : 'transmits'
 }
 
 /** A place, and the channel spacing it is read at where the band has several; `suffix` of its step's id. */

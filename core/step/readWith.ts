@@ -19,7 +19,13 @@ const ANALYSERS: readonly Instrument['kind'][] = ['spectrum-analyser', 'receiver
  * step’s chain ends in one, or there is no chain, it is the bench’s receiver, else its analyser, if there is
  * just one; null where nobody can tell.
  */
-export function readWith(step: Step, unit: FigureUnit, context: Context): ReadWith {
+export function readWith(
+  step: Step,
+  unit: FigureUnit,
+  context: Context,
+  role: RoleId | null = null,
+): ReadWith {
+  if (step.work === 'hears') return readAtAudio(step, role, context)
   const chain = context.chain(chainIdOf(step))
   const ofChain = chain && context.instrument(chain.instrumentId)
   const isOfSignal = OF_A_SIGNAL.includes(unit)
@@ -33,6 +39,11 @@ export function readWith(step: Step, unit: FigureUnit, context: Context): ReadWi
     .map(kind => context.review.instruments.filter(instrument => instrument.kind === kind))
     .find(found => found.length > 0)
   return { instrumentId: only?.length === 1 ? only[0]!.id : null, through: {} }
+}
+
+/** A figure of what a radio hears is read with what its role ends in; with nothing known where it has none. */
+function readAtAudio(step: Step, role: RoleId | null, context: Context): ReadWith {
+  return (role !== null && readThrough(step, role, context)) || { instrumentId: null, through: {} }
 }
 
 /** What a level of a step is read with and through, in one of its roles; null where no chain suits. */

@@ -4,7 +4,7 @@ import type { Reading } from '../review'
 import type { LimitAnswer, ScalarAnswer } from '../rules'
 import type { Budget } from '../uncertainty'
 import type { Slot } from './slot'
-import type { Step } from './step'
+import type { Role, Step } from './step'
 
 /** What a reading came to, in its unit, with what is left open of it in the same unit. */
 export interface Found {
@@ -13,8 +13,11 @@ export interface Found {
   unit: FigureUnit
   budget: Budget
   isUpperBound: boolean
-  /** Where it came through a chain: the level at the instrument’s connector, and the loss put right. */
-  path: { atInstrumentDbm: number; lossDb: number } | null
+  /**
+   * Where it came through a chain: the level at the instrument’s connector, the loss put right, and which way
+   * the signal went.
+   */
+  path: { atInstrumentDbm: number; lossDb: number; signal: Role['signal'] } | null
   /** How the figure was arrived at, in words. */
   notes: string[]
 }
@@ -33,9 +36,10 @@ export interface Judgement {
 
 /** What the maker claims, and the verdict against it. */
 export interface ClaimJudgement {
-  claimedW: number
-  /** From here on it counts as met, dBm: the claim less the review’s tolerance. */
-  limitDbm: number
+  /** The claim as the box prints it: `5 W`, `0.2 µV`. */
+  claimedWords: string
+  /** From here on it counts as met, in the figure’s own unit: a power claimed less the review’s tolerance. */
+  limit: number
   verdict: Verdict
   words: string
 }

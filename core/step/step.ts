@@ -1,5 +1,5 @@
 import type { Instrument } from '../chain'
-import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, RoleId } from '../review'
+import type { Band, Channel, PowerClaim, PowerLevel, RadioSet, RadioWork, RoleId } from '../review'
 import type { Slot } from './slot'
 
 /** What stands at the other end of a chain, and which way the signal goes. */
@@ -8,6 +8,10 @@ export interface Role {
   /** Kinds that can stand there, the best first. */
   instruments: readonly Instrument['kind'][]
   signal: 'from-radio' | 'to-radio' | 'audio'
+  /** The station does without it: figures may be typed. */
+  optional?: boolean
+  /** Another chain than that of this role: two signals at once. */
+  apartFrom?: RoleId
 }
 
 /** The roles of a station, in the order of the signal; most have one, off the air has none. */
@@ -44,6 +48,10 @@ export interface Step {
   slots: Slot[]
   instruction: string
   radioSettings: RadioSetting[]
+  /** What must be ticked before anything is read. */
+  interlocks: RadioSetting[]
+  /** What the radio does in it. */
+  work: RadioWork
   cautions: string[]
   /** How long the radio is keyed for it; null where it is not. */
   keyed: { seconds: number } | null

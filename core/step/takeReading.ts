@@ -1,6 +1,6 @@
 import type { Context } from '../context'
 import type { FigureRead, FigureUnit, LevelRead } from '../quantity'
-import type { Reading, ReadingSource, SeenFigure, SeenLevel } from '../review'
+import type { Reading, ReadingSource, RoleId, SeenFigure, SeenLevel } from '../review'
 import { readThrough, readWith } from './readWith'
 import { INSTRUMENT_ROLE, type Step } from './step'
 
@@ -9,6 +9,8 @@ export interface Kept {
   slotId: string
   text: string
   seen: SeenLevel | SeenFigure
+  /** What generators were set to, by role; none by default. */
+  applied?: Readonly<Record<RoleId, SeenLevel>>
   /** Typed by default. */
   source?: ReadingSource
 }
@@ -60,10 +62,14 @@ export function takeReading(
   stamp: { id: string; at: string },
   context: Context,
 ): Reading | null {
-  const { slotId, text, seen, source } = kept
-  const role = step.slots.find(({ id }) => id === slotId)?.role ?? INSTRUMENT_ROLE
-  const way = seen.as === 'level' ? readThrough(step, role, context) : readWith(step, seen.unit, context)
-  if (!way) return null
+  const { slotId, text, seen, applied = {}, source } = kept
+  const role = step.slots.find(({ id }) => id === slotId)?.role ?? null
+  const way =
+    seen.as === 'level'
+      ? readThrough(step, role ?? INSTRUMENT_ROLE, context)
+      : readWith(step, seen.unit, context, role)
+  const set = Object.keys(applied).map(of => readThrough(step, of, context))
+  if (!way || set.includes(null)) return null
   const { settings, reviewer } = context.review
   return {
     id: stamp.id,
@@ -73,7 +79,9 @@ export function takeReading(
     slot: slotId,
     text,
     seen,
-    ...way,
+    instrumentId: way.instrumentId,
+    through: Object.assign({}, way.through, ...set.map(one => one!.through)) as Reading['through'],
+    applied: { ...applied },
     supply: step.set.supplyNow,
     ambientC: settings.ambientC,
     who: reviewer,

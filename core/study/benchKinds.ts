@@ -276,6 +276,7 @@ export function asReading(
     },
     instrumentId: bench.instrument.id,
     through: { instrument: { chainId: bench.chain.id, chainRevision: 1, calibrationIds: {} } },
+    applied: {},
     supply: '',
     ambientC: null,
     who: '',

@@ -17,4 +17,11 @@ export {
   type SimulatedTone,
 } from './simulatedRecording'
 export { simulatedMeterLog } from './simulatedMeterLog'
+export {
+  receivedAudio,
+  type Reception,
+  type SimulatedCarrier,
+  type SimulatedFmReceiver,
+  THERMAL_NOISE_DBM_PER_HZ,
+} from './simulatedFmReceiver'
 export { receiverMeta, receiverRecording, type ReceiverRecording } from './simulatedReceiver'

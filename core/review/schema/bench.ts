@@ -90,6 +90,45 @@ export const instrument = Joi.alternatives(
     deviationPercent: Joi.number().min(0).max(100).required(),
     ratioDb: Joi.number().min(0).max(60).required(),
   }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('signal-generator').required(),
+    lowestDbm: db.required(),
+    highestDbm: db.required(),
+    setIn: Joi.valid('dBm', 'µV', 'dBµV').required(),
+    voltageIs: Joi.valid('pd', 'emf').required(),
+    levelAccuracyDb: Joi.number().min(0).max(60).required(),
+    reverseW: power.allow(null).required(),
+    phaseNoise: list(
+      Joi.object({
+        offsetHz: Joi.number().greater(0).max(1e9).required(),
+        dbcPerHz: Joi.number().min(-200).max(0).required(),
+      }),
+      40,
+    ),
+    build: Joi.valid('pocket', 'laboratory').required(),
+    modulations: Joi.array().items(Joi.valid('AM', 'FM')).unique().required(),
+    tonesHz: Joi.array().items(Joi.number().greater(0).max(1e5)).max(40).required(),
+    channels: Joi.valid(1, 2).required(),
+  }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('audio-meter').required(),
+    fullScaleV: Joi.number().greater(0).max(1e4).allow(null).required(),
+    voltsPercent: Joi.number().min(0).max(1000).required(),
+    sinadDb: Joi.number().min(0).max(60).required(),
+  }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('ac-voltmeter').required(),
+    accuracyPercent: Joi.number().min(0).max(1000).required(),
+    fullScaleV: Joi.number().greater(0).max(1e4).required(),
+  }),
+  Joi.object({
+    ...instrumentBase,
+    kind: Joi.valid('antenna-analyser').required(),
+    directivityDb: Joi.number().min(0).max(120).required(),
+  }),
 )
 /** A chain and its parts. */
 export const chain = Joi.object({
@@ -99,6 +138,7 @@ export const chain = Joi.object({
   parts: list(part, 60),
   offsetOnInstrumentDb: db.required(),
   revision: Joi.number().integer().min(1).required(),
+  joins: Joi.object({ chainId: id.required(), partId: id.required() }).allow(null).required(),
 })
 /** A measured path. */
 export const calibration = Joi.object({

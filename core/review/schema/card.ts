@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { power, id, line, list, text } from './parts'
+import { RECEIVER_CLAIMS } from '../cardTypes'
+import { power, id, line, list, text, time } from './parts'
 
 const claim = Joi.alternatives(
   Joi.object({ kind: Joi.valid('watts').required(), powerW: power.required() }),
@@ -23,6 +24,18 @@ const band = Joi.object({
   channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(),
   alsoSpacingsHz: Joi.array().items(Joi.number().greater(0).max(1e7)).unique().max(10).required(),
   antennaGainDbd: Joi.number().min(-60).max(60).allow(null).required(),
+  receives: list(
+    Joi.object({
+      id: id.required(),
+      kind: Joi.valid(...RECEIVER_CLAIMS).required(),
+      value: Joi.number().min(-300).max(1e6).allow(null).required(),
+      unit: Joi.valid('dBm', 'µV', 'dBµV', 'dB', 'W').required(),
+      voltageIs: Joi.valid('pd', 'emf', 'not-said').required(),
+      takenAs: Joi.valid('pd', 'emf').required(),
+      spacingHz: Joi.number().greater(0).max(1e7).allow(null).required(),
+    }),
+    40,
+  ),
   rulebookIds: Joi.array().items(id).min(1).max(30).allow(null).required(),
 })
 const figureOrNull = Joi.number().greater(0).max(1e6).allow(null).required()
@@ -48,5 +61,12 @@ export const set = Joi.object({
   bands: list(band, 40),
   supplyNow: line.required(),
   keyDownLimitS: Joi.number().min(1).max(3600).required(),
+  readyFor: Joi.object({
+    work: Joi.valid('transmits', 'hears').required(),
+    ticked: Joi.array().items(Joi.string().max(80)).max(40).required(),
+    at: time.required(),
+  })
+    .allow(null)
+    .required(),
   chains: Joi.object().pattern(id, Joi.object().pattern(id, id)).required(),
 })

@@ -72,6 +72,7 @@ export const readingSchema = Joi.object({
       }),
     )
     .required(),
+  applied: Joi.object().pattern(id, seenLevel).required(),
   supply: line.required(),
   ambientC: Joi.number().min(-100).max(200).allow(null).required(),
   who: line.required(),

@@ -82,7 +82,7 @@ function judged(
     limit: each.at(0)?.limit ?? null,
     verdict: claim?.verdict ?? verdictWithout('no-figure', 'The maker does not say.'),
     words: claim?.words ?? `${printWatts(wattsFromDbm(found.value))}; the maker does not say`,
-    notes: [...(claim ? claimNotes(found, claim) : []), ...found.notes],
+    notes: [...(claim ? claimNotes(step, found, claim) : []), ...found.notes],
   }
 }
 

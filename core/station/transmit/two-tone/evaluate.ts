@@ -11,7 +11,7 @@ import {
   ratioDoubt,
   type StationAnswer,
 } from '../../../judging'
-import { printClaimW, printDb, printWatts, wattsFromDbm } from '../../../quantity'
+import { printDb, printWatts, wattsFromDbm } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import { PEP_ABOVE_MEAN_DB, TONE_BELOW_PEP_DB } from '../../../signal'
 import {
@@ -85,7 +85,7 @@ function peakPower(step: Step, slot: Slot, context: Context): SlotResult {
     claim,
     verdict: claim.verdict,
     words: claim.words,
-    notes: [`Against the claimed ${printClaimW(claim.claimedW)} PEP.`, ...shown.notes],
+    notes: [`Against the claimed ${claim.claimedWords} PEP.`, ...shown.notes],
   }
 }
 

@@ -1,0 +1,71 @@
+import { levelFor, type CurvePoint, type PossibleCurve, sinadAt } from './sinadCurve'
+
+/** Further than this beyond the readings nothing is said, dB. */
+export const FURTHEST_BEYOND_DB = 2
+
+/** Where the curve reaches a mark: the level, and what reading the curve leaves open of it. */
+export interface CriterionLevel {
+  kind: 'level'
+  levelDbm: number
+  standardUncertaintyDb: number
+  /** Ends of its 95 % range, dBm. */
+  lowDbm: number
+  highDbm: number
+  /** Slope of the curve there, dB per dB. */
+  slope: number
+}
+
+/** Why there is no level for a mark yet: what would have to be read. */
+export interface NoCriterionLevel {
+  kind: 'too-few' | 'read-lower' | 'read-higher' | 'never'
+}
+
+/** Curves that never reach the mark may be this share of all. */
+const MAY_NEVER_REACH = 0.2
+
+/** The level of a mark, from the curves the readings leave possible. */
+export function criterionLevel(
+  points: readonly CurvePoint[],
+  curves: readonly PossibleCurve[],
+  criterionDb: number,
+): CriterionLevel | NoCriterionLevel {
+  if (points.length < 2) return { kind: 'too-few' }
+  const levels = curves.flatMap(curve => levelFor(curve, criterionDb) ?? []).sort((a, b) => a - b)
+  if (levels.length < (1 - MAY_NEVER_REACH) * curves.length) return { kind: 'never' }
+  const mean = levels.reduce((sum, level) => sum + level, 0) / levels.length
+  const read = points.map(({ levelDbm }) => levelDbm)
+  if (mean < Math.min(...read) - FURTHEST_BEYOND_DB) return { kind: 'read-lower' }
+  if (mean > Math.max(...read) + FURTHEST_BEYOND_DB) return { kind: 'read-higher' }
+  const variance = levels.reduce((sum, level) => sum + (level - mean) ** 2, 0) / levels.length
+  const slopes = curves.map(curve => sinadAt(curve, mean + 0.25) - sinadAt(curve, mean - 0.25))
+  return {
+    kind: 'level',
+    levelDbm: mean,
+    standardUncertaintyDb: Math.sqrt(variance),
+    lowDbm: quantile(levels, 0.025),
+    highDbm: quantile(levels, 0.975),
+    slope: (2 * slopes.reduce((sum, slope) => sum + slope, 0)) / slopes.length,
+  }
+}
+
+/** A quantile of sorted figures. */
+export function quantile(sorted: readonly number[], share: number): number {
+  const at = share * (sorted.length - 1)
+  const below = Math.floor(at)
+  const above = Math.min(below + 1, sorted.length - 1)
+  return sorted[below]! + (at - below) * (sorted[above]! - sorted[below]!)
+}
+
+/** A reading that does not lie on the curve the others make, and how far off it is, dB. */
+export function strayPoint(
+  points: readonly CurvePoint[],
+  curves: readonly PossibleCurve[],
+): { index: number; offDb: number } | null {
+  if (points.length < 4) return null
+  const offs = points.map(({ levelDbm, sinadDb, scatterDb }, index) => {
+    const mean = curves.reduce((sum, curve) => sum + sinadAt(curve, levelDbm), 0) / curves.length
+    return { index, offDb: sinadDb - mean, times: Math.abs(sinadDb - mean) / Math.hypot(scatterDb, 0.3) }
+  })
+  const worst = offs.reduce((a, b) => (b.times > a.times ? b : a))
+  return worst.times > 3 ? { index: worst.index, offDb: worst.offDb } : null
+}
