@@ -110,7 +110,8 @@ const gridLevels = (lowest: number, highest: number): number[] =>
 function instrumentLevels(instrument: Instrument | undefined): number[] {
   if (!instrument) return []
   if (instrument.kind === 'power-meter') return [dbmFromWatts(instrument.maxInputW) + 4]
-  if (instrument.kind === 'signal-generator') return [survivesDbm(instrument) - 30, survivesDbm(instrument) + 8]
+  if (instrument.kind === 'signal-generator')
+    return [survivesDbm(instrument) - 30, survivesDbm(instrument) + 8]
   if (instrument.kind !== 'receiver' && instrument.kind !== 'spectrum-analyser') return []
   const lowest = instrument.kind === 'receiver' ? instrument.overloadDbm - 60 : instrument.floorDbm
   return [lowest - 8, instrument.damageDbm + 8]

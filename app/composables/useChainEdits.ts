@@ -31,6 +31,7 @@ export function useChainEdits() {
         id,
         name: copyName(chain.name),
         revision: 1,
+        joins: copy.joins,
         parts: copy.parts.map(part => ({ ...part, id: crypto.randomUUID() })),
       })
     })
@@ -42,6 +43,11 @@ export function useChainEdits() {
   }
 
   function removeChain(chain: Chain): boolean {
+    const joined = store.review?.chains.find(({ joins }) => joins?.chainId === chain.id)
+    if (joined) {
+      ui.say(`“${joined.name}” joins “${chain.name}”. Let it lead to the radio by itself first.`)
+      return false
+    }
     const resting = readingsOn(chain.id)
     if (resting > 0) {
       ui.say(

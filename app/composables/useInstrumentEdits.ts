@@ -1,20 +1,15 @@
-import { type Instrument, newPowerMeter, newReceiver, newSpectrumAnalyser } from '#core/chain'
+import { type Instrument, instrumentTemplates } from '#core/chain'
 import { copyName } from './copyName'
-
-const FRESH: Record<Instrument['kind'], (id: string) => Instrument> = {
-  'power-meter': newPowerMeter,
-  receiver: newReceiver,
-  'spectrum-analyser': newSpectrumAnalyser,
-}
 
 /** Changes to the instruments; the chains that end in one rise in revision with it. */
 export function useInstrumentEdits() {
   const store = useReviewStore()
   const ui = useUiStore()
 
-  function addInstrument(kind: Instrument['kind']): string {
+  function addInstrument(templateId: string): string {
     const id = crypto.randomUUID()
-    store.change('an instrument added', draft => void draft.instruments.push(FRESH[kind](id)))
+    const template = instrumentTemplates.find(one => one.id === templateId) ?? instrumentTemplates[0]!
+    store.change('an instrument added', draft => void draft.instruments.push(template.make(id)))
     return id
   }
 

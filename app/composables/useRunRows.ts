@@ -1,4 +1,14 @@
-import { expectedTimes, isDone, isForTheRecord, learnedTimes, planRun, type Run, runKey } from '#core/plan'
+import {
+  expectedTimes,
+  type GoingOver,
+  goingOversIn,
+  isDone,
+  isForTheRecord,
+  learnedTimes,
+  planRun,
+  type Run,
+  runKey,
+} from '#core/plan'
 import type { RadioSet } from '#core/review'
 import { stationById } from '#core/station'
 import { chainsKey, type Step, type StepResult } from '#core/step'
@@ -18,6 +28,8 @@ export interface RunRow {
   newChain: boolean
   newRadio: boolean
   forTheRecord: boolean
+  /** The radio goes over to the other work before it; null where it stands ready. */
+  goingOver: GoingOver | null
 }
 
 /** The run of some radios, and its steps as rows. */
@@ -25,6 +37,8 @@ export function useRunRows(sets: () => readonly RadioSet[], openOnly: () => bool
   const store = useReviewStore()
   const run = computed<Run | null>(() => (store.context ? planRun(store.context, sets()) : null))
   const learned = computed(() => (store.review ? learnedTimes(store.review) : new Map()))
+
+  const goingOvers = computed(() => goingOversIn(run.value?.steps ?? []))
 
   function rowOf(step: Step, place: number, before: Step | undefined): RunRow {
     const context = store.context!
@@ -39,6 +53,7 @@ export function useRunRows(sets: () => readonly RadioSet[], openOnly: () => bool
       newChain: !before || chainsKey(before) !== chainsKey(step),
       newRadio: !before || before.set.id !== step.set.id,
       forTheRecord: isForTheRecord(step, context),
+      goingOver: goingOvers.value.get(place) ?? null,
     }
   }
 

@@ -25,6 +25,9 @@ export function useStationRun(stationId: string) {
   const result = computed(() =>
     step.value && shownContext.value ? station.evaluate(step.value, shownContext.value) : null,
   )
+  const coaching = computed(() =>
+    step.value && store.context ? (station.coach?.(step.value, store.context) ?? null) : null,
+  )
   const checks = computed(() =>
     step.value && store.context ? station.checks(step.value, store.context) : [],
   )
@@ -61,7 +64,7 @@ export function useStationRun(stationId: string) {
 
   return {
     ...{ stationId, station, set, steps, step, stepIndex },
-    ...{ draft, showDraft, shownContext, result },
+    ...{ draft, showDraft, shownContext, result, coaching },
     ...{ checks, unsafe, bareUnit, instrument },
     ...{ keep, toStep, toNextOpen, chooseStep },
   }

@@ -16,6 +16,8 @@ const ON_STATIONS: readonly KeyLine[] = [
   { keys: ['R'], words: 'retake the reading last kept in this step' },
   { keys: ['I'], words: 'bring in a trace, a log or a recording' },
   { keys: ['O'], words: 'note to this step' },
+  { keys: ['L'], words: 'listen to the sound card, and stop' },
+  { keys: ['K'], words: 'keep the SINAD that is heard' },
   { keys: ['Alt', '←/→'], words: 'bench check: move the part' },
 ]
 

@@ -20,6 +20,8 @@ export interface StationView {
   drawing?: Component
   /** Below the table of figures. */
   summary?: Component
+  /** On the right, above reason and uncertainty. */
+  beside?: Component
   /** Beside the button for files. */
   actions?: Component
   /** In place of all, where nothing is planned. Given `run`. */
@@ -59,6 +61,21 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     before: lazy(() => import('./two-tone/EquipmentList.vue')),
     drawing: lazy(() => import('./two-tone/CombDrawing.vue')),
     summary: lazy(() => import('./two-tone/TwoSchools.vue')),
+  },
+  sensitivity: {
+    before: lazy(() => import('./sensitivity/SinadNow.vue')),
+    drawing: lazy(() => import('./sensitivity/SensitivityDrawing.vue')),
+    beside: lazy(() => import('./sensitivity/OnFrequency.vue')),
+    actions: lazy(() => import('./sensitivity/AudioActions.vue')),
+  },
+  squelch: { drawing: lazy(() => import('./squelch/SquelchLadder.vue')) },
+  neighbour: {
+    before: lazy(() => import('./sensitivity/SinadNow.vue')),
+    drawing: lazy(() => import('./neighbour/ChannelVee.vue')),
+  },
+  'strong-signals': {
+    before: lazy(() => import('./strong-signals/ConsentAndIf.vue')),
+    drawing: lazy(() => import('./strong-signals/StrongDrawing.vue')),
   },
   stress: {
     before: lazy(() => import('./stress/ConsentLine.vue')),

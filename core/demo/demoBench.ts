@@ -1,4 +1,5 @@
 import type { Chain, Instrument, Part } from '../chain'
+import { demoGenerators, demoHearingChains } from './demoHearingBench'
 
 /** The invented bench of the demo: one power meter, two analysers, an I/Q receiver, five chains. */
 export const demoInstruments: readonly Instrument[] = [
@@ -73,6 +74,7 @@ export const demoInstruments: readonly Instrument[] = [
     deviationPercent: 1,
     ratioDb: 0.5,
   },
+  ...demoGenerators,
 ]
 
 const jumper: Part = {
@@ -225,4 +227,5 @@ export const demoChains: readonly Chain[] = [
     pad('pad40', { nominalDb: 40, ratingW: 50, note: '50 W, finned' }),
     pad('pad30', { nominalDb: 30, ratingW: 10, note: '10 W up to 25 °C' }),
   ]),
+  ...demoHearingChains,
 ]

@@ -1,13 +1,35 @@
-import type { Band, PowerClaim, RadioSet } from '../review'
+import type { Band, PowerClaim, RadioSet, ReceiverClaim } from '../review'
 
 const watts = (powerW: number): PowerClaim => ({ kind: 'watts', powerW })
 const notSaid: PowerClaim = { kind: 'not-said' }
 
-/** Chains chosen for carrier power and for harmonics. */
+/** What a box says of its receiver: so many microvolts, and not whether pd or emf. */
+function hears(microvolts: number): ReceiverClaim {
+  return {
+    id: `sinad-${microvolts}`,
+    kind: 'sinad-12',
+    value: microvolts,
+    unit: 'µV',
+    voltageIs: 'not-said',
+    takenAs: 'pd',
+    spacingHz: null,
+  }
+}
+
+const keepsOut = (ratioDb: number): ReceiverClaim => ({
+  ...hears(ratioDb),
+  id: `selectivity-${ratioDb}`,
+  kind: 'selectivity',
+  unit: 'dB',
+})
+
+/** Chains chosen for carrier power, for harmonics, and for two generators. */
 function through(powerChain: string, harmonicsChain: string): RadioSet['chains'] {
   return {
     'carrier-power': { instrument: powerChain },
     harmonics: { instrument: harmonicsChain },
+    neighbour: { generator: 'hear-two', interferer: 'hear-other' },
+    'strong-signals': { generator: 'hear-two', interferer: 'hear-other' },
   }
 }
 
@@ -18,9 +40,10 @@ interface DemoBand {
   /** Index of the channel harmonics are measured on. */
   harmonicsOn: number
   claims: Record<string, PowerClaim>
+  receives?: ReceiverClaim[]
 }
 
-function band({ id, name, channels, harmonicsOn, claims }: DemoBand): Band {
+function band({ id, name, channels, harmonicsOn, claims, receives = [] }: DemoBand): Band {
   return {
     id,
     name,
@@ -29,7 +52,7 @@ function band({ id, name, channels, harmonicsOn, claims }: DemoBand): Band {
     channelSpacingHz: 12_500,
     alsoSpacingsHz: [],
     antennaGainDbd: null,
-    receives: [],
+    receives,
     rulebookIds: null,
     channels: channels.map(([channelName, mhz], index) => ({
       id: `${id}-${index + 1}`,
@@ -52,8 +75,9 @@ const twoMetres = (claims: Record<string, PowerClaim>) =>
     harmonicsOn: 1,
     claims,
   })
-const seventy = (claims: Record<string, PowerClaim>) =>
+const seventy = (claims: Record<string, PowerClaim>, receives: ReceiverClaim[] = []) =>
   band({
+    receives,
     id: '70cm',
     name: '70 cm',
     channels: [
@@ -94,7 +118,10 @@ const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chains' | 'supplyNow'> 
   howObtained: 'bought, two from one box',
   inTheBox: 'radio, battery, antenna, desk charger, belt clip',
   battery: { voltageV: 7.4, capacityAh: 1.8, energyWh: 13.32 },
-  bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: notSaid })],
+  bands: [
+    twoMetres({ high: watts(5), low: watts(1) }),
+    seventy({ high: watts(5), low: notSaid }, [hears(0.2), keepsOut(60)]),
+  ],
 }
 
 /** The invented radios of the demo. */
@@ -128,7 +155,10 @@ export const demoSets: readonly RadioSet[] = [
     inTheBox: 'radio, battery, antenna, cable',
     battery: { voltageV: 3.7, capacityAh: 2.6, energyWh: 10.2 },
     supplyNow: 'battery full',
-    bands: [twoMetres({ high: watts(3), low: notSaid }), seventy({ high: watts(3), low: notSaid })],
+    bands: [
+      twoMetres({ high: watts(3), low: notSaid }),
+      seventy({ high: watts(3), low: notSaid }, [hears(0.16)]),
+    ],
     chains: through('power', 'pocket50'),
   },
   {
@@ -206,7 +236,10 @@ export const demoSets: readonly RadioSet[] = [
     inTheBox: 'not applicable',
     battery: { voltageV: 7.2, capacityAh: 2.2, energyWh: 15.8 },
     supplyNow: 'battery full',
-    bands: [twoMetres({ high: watts(5), low: watts(1) }), seventy({ high: watts(5), low: watts(1) })],
+    bands: [
+      twoMetres({ high: watts(5), low: watts(1) }),
+      seventy({ high: watts(5), low: watts(1) }, [hears(0.18)]),
+    ],
     chains: through('power', 'club50'),
   },
 ]

@@ -13,6 +13,7 @@ import type {
   SeenLevel,
 } from '../review'
 import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, seenFigure, seenLevel, type Step } from '../step'
+import { AUDIO } from '../station'
 import { seededRandom } from '../virtual'
 
 const SEED = 20261114
@@ -39,6 +40,20 @@ interface ShownLevel {
 /** A figure as the demo sees it, about to be kept. */
 export type ShownFigure = { text: string; curveId?: string } & Pick<SeenFigure, 'value' | 'unit'> &
   Partial<SeenFigure>
+
+/** SINAD as the demo hears it, with what its generators were set to, dBm. */
+interface ShownSinad {
+  value: number
+  setDbm: Readonly<Record<string, number>>
+  standardUncertainty?: number
+}
+
+/** A generator's level as the demo reads it. */
+interface ShownGenerator {
+  role: string
+  levelDbm: number
+  setDbm?: Readonly<Record<string, number>>
+}
 
 /**
  * Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed.
@@ -99,6 +114,55 @@ export class DemoTaker {
       at: this.now(),
       source: shown.source ?? { kind: 'demo' },
     })
+  }
+
+  /** SINAD of what came out of the speaker while generators were set to levels. */
+  heard(step: Step, slot: string, { value, setDbm, standardUncertainty = 0.3 }: ShownSinad): void {
+    const rounded = Number(value.toFixed(1))
+    this.figures += 1
+    this.readings.push({
+      id: `demo-figure-${this.figures}`,
+      ...this.placeOf(step, slot),
+      text: decibelText(rounded),
+      seen: seenFigure({ value: rounded, unit: 'dB', resolution: 0.1, standardUncertainty }),
+      ...this.throughRoles(step, [AUDIO, ...Object.keys(setDbm)]),
+      applied: this.appliedTo(step, setDbm),
+      at: this.now(),
+      source: { kind: 'demo' },
+    })
+  }
+
+  /** A level a generator was turned to, until something happened. */
+  generatorLevel(step: Step, slot: string, { role, levelDbm, setDbm = {} }: ShownGenerator): void {
+    const rounded = Number(levelDbm.toFixed(1))
+    const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
+    this.levels += 1
+    this.readings.push({
+      id: `demo-${this.levels}`,
+      ...this.placeOf(step, slot),
+      text: decibelText(rounded),
+      seen: generatorSeen(rounded, frequencyHz),
+      ...this.throughRoles(step, [role, ...Object.keys(setDbm)]),
+      applied: this.appliedTo(step, setDbm),
+      at: this.now(),
+      source: { kind: 'demo' },
+    })
+  }
+
+  private appliedTo(step: Step, setDbm: Readonly<Record<string, number>>): Reading['applied'] {
+    return Object.fromEntries(
+      Object.entries(setDbm).map(([role, level]) => [
+        role,
+        generatorSeen(Number(level.toFixed(1)), step.channel.frequencyHz),
+      ]),
+    )
+  }
+
+  /** What the first of several roles was read with, and the ways through all of them. */
+  private throughRoles(step: Step, roles: readonly string[]) {
+    const ways = roles.flatMap(role => readThrough(step, role, this.context) ?? [])
+    const through: Reading['through'] = Object.assign({}, ...ways.map(way => way.through))
+    return { instrumentId: ways[0]?.instrumentId ?? null, through }
   }
 
   figure(step: Step, slot: string, { text, curveId, ...seen }: ShownFigure): void {
@@ -184,6 +248,22 @@ export class DemoTaker {
       who: WHO,
       supersedes: null,
     }
+  }
+}
+
+/** A level as a generator shows it. */
+function generatorSeen(levelDbm: number, frequencyHz: number): SeenLevel {
+  return {
+    as: 'level',
+    value: levelDbm,
+    unit: 'dBm',
+    levelDbm,
+    resolutionDb: 0.1,
+    isUpperBound: false,
+    frequencyHz,
+    traceFloorDbm: null,
+    doubt: null,
+    repeatsDbm: [],
   }
 }
 

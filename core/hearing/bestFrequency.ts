@@ -40,7 +40,7 @@ function parabola(points: readonly FrequencyPoint[]): { slope: number; bend: num
   const scale = 1000
   const xs = points.map(({ offsetHz }) => offsetHz / scale)
   const ys = points.map(({ sinadDb }) => sinadDb)
-  const sum = (of: (i: number) => number) => xs.reduce((total, _x, i) => total + of(i), 0)
+  const sum = (term: (i: number) => number) => xs.reduce((total, _x, i) => total + term(i), 0)
   const [s0, s1, s2, s3, s4] = [0, 1, 2, 3, 4].map(power => sum(i => xs[i]! ** power)) as [
     number,
     number,

@@ -5,8 +5,8 @@ export interface CurveShape {
 
 /** First ratio of the tables, dB, and the step of them. */
 export const SHAPE_TABLE_FROM_DB = -30
-export const SHAPE_STEP_DB = 0.1
-const TABLE_LENGTH = 1001
+export const SHAPE_STEP_DB = 0.2
+const TABLE_LENGTH = 501
 
 const COUNT = 600
 

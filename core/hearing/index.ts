@@ -26,5 +26,7 @@ export {
   claimsFor,
   microvolts,
   RECEIVER_CLAIM_TITLES,
+  receiverClaimText,
   receiverClaimWords,
 } from './receiverClaims'
+export { type BandPoint, curveBand } from './curveBand'

@@ -12,6 +12,17 @@ export const RECEIVER_CLAIM_TITLES: Readonly<Record<ReceiverClaimKind, string>> 
   'audio-power': 'Audio power',
 }
 
+/** A claim as it stands in its field. */
+export function receiverClaimText({ value, unit, voltageIs }: ReceiverClaim): string {
+  if (value === null) return 'not said'
+  const word = voltageIs === 'not-said' ? '' : ` ${voltageIs}`
+  return `${plainNumber(value)} ${unit}${word}`
+}
+
+function plainNumber(value: number): string {
+  return printNumber(value, 3).replace(/\.?0+$/, '')
+}
+
 /** Claims of a band that hold for a channel spacing: those said for it, and those said for none. */
 export function claimsFor(
   { receives }: Pick<Band, 'receives'>,
@@ -44,7 +55,7 @@ export function claimLevelDbm(claim: ReceiverClaim): number | null {
 export function receiverClaimWords(claim: ReceiverClaim): string {
   const title = RECEIVER_CLAIM_TITLES[claim.kind]
   if (claim.value === null) return `${title}: the maker gives no figure`
-  const figure = `${printNumber(claim.value, 3).replace(/\.?0+$/, '')}${UNIT_SPACE}${claim.unit}`
+  const figure = `${plainNumber(claim.value)}${UNIT_SPACE}${claim.unit}`
   const isVoltage = claim.unit === 'µV' || claim.unit === 'dBµV'
   const said = claim.voltageIs === 'not-said' ? `, taken as ${claim.takenAs}` : ` ${claim.voltageIs}`
   return `${figure}${isVoltage ? said : ''} for ${title}`

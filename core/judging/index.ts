@@ -27,5 +27,5 @@ export {
   observedLevel,
   openSlot,
 } from './slotResults'
-export { rangeWords, valueWords } from './slotWords'
+export { rangeWords, readWords, valueWords } from './slotWords'
 export { stepResultOf, type StepSummary } from './stepResult'

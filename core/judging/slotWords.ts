@@ -8,7 +8,16 @@ import {
   UNIT_SPACE,
   wattsFromDbm,
 } from '../quantity'
+import type { Reading } from '../review'
 import type { Found, SlotResult } from '../step'
+
+/** A reading as it was seen, with what a generator was set to: `13.4 at −120.4 dBm`. */
+export function readWords({ text, applied }: Pick<Reading, 'text' | 'applied'>): string {
+  const levels = Object.values(applied).map(
+    ({ value, unit }) => `${printSigned(value, 1)}${UNIT_SPACE}${unit}`,
+  )
+  return levels.length > 0 ? `${text} at ${levels.join(', ')}` : text
+}
 
 /** What a slot comes to: power at the socket, or the figure itself. */
 export function valueWords({ found }: Pick<SlotResult, 'found'>): string {

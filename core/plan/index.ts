@@ -7,3 +7,11 @@ export { heatNow, type Heat } from './heatNow'
 export { keyDownState, REST_PER_KEYED, type KeyDownState } from './keyDown'
 export { stationMark, worstState, type StationMark } from './stationMark'
 export { benchMark } from './benchMark'
+export {
+  goingOverBefore,
+  goingOversIn,
+  goingOverTo,
+  openInterlocks,
+  readyWork,
+  type GoingOver,
+} from './goingOver'

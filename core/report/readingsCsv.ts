@@ -1,9 +1,10 @@
 import type { Context } from '../context'
 import type { Verdict } from '../decision'
 import { type CsvCell, writeCsv } from '../format'
+import { readWords } from '../judging'
 import { type Reading, setName } from '../review'
 import { stations } from '../station'
-import { isRead, type Judgement, type SlotResult, type Step } from '../step'
+import { isRead, type Judgement, settingWords, type SlotResult, type Step } from '../step'
 
 const HEAD = [
   'set',
@@ -65,20 +66,27 @@ export function readingsCsv(context: Context): string {
   return writeCsv([[...HEAD], ...rows])
 }
 
-function placeOf({ band, channel, setting }: Step, { slot }: SlotResult): CsvCell[] {
-  return [band.name, channel.frequencyHz / 1e6, setting.level.name, slot.label, slot.frequencyHz / 1e6]
+function placeOf(step: Step, { slot }: SlotResult): CsvCell[] {
+  const { band, channel } = step
+  return [band.name, channel.frequencyHz / 1e6, settingWords(step), slot.label, slot.frequencyHz / 1e6]
 }
 
-function seenOf({ text, seen }: Reading, { found }: SlotResult): CsvCell[] {
+function seenOf(reading: Reading, { slot, found }: SlotResult): CsvCell[] {
+  const { seen } = reading
+  const isDerived = slot.field.as === 'derived'
   return [
-    text,
-    rounded(seen.as === 'level' ? seen.levelDbm : seen.value),
-    seen.as === 'level' ? 'dBm' : seen.unit,
+    isDerived ? '' : readWords(reading),
+    isDerived ? '' : rounded(seen.as === 'level' ? seen.levelDbm : seen.value),
+    isDerived ? '' : unitOf(seen),
     rounded(found?.value),
     found?.unit ?? '',
     rounded(found?.budget.range),
     found?.budget.unit ?? '',
   ]
+}
+
+function unitOf(seen: Reading['seen']): string {
+  return seen.as === 'level' ? 'dBm' : seen.unit
 }
 
 /** One judgement of a reading: by whom, against what, and what came of it. */
@@ -99,7 +107,7 @@ function judgementsOf(result: SlotResult): Judged[] {
           {
             by: 'claim',
             limit: claim.limit,
-            limitUnit: 'dBm',
+            limitUnit: result.found?.unit ?? 'dBm',
             verdict: claim.verdict,
             words: claim.words,
             clause: '',

@@ -10,7 +10,7 @@ import {
   setName,
 } from '../review'
 import { stationById, wantedStations } from '../station'
-import { isRead, type StepResult } from '../step'
+import { isRead, settingWords, type StepResult } from '../step'
 
 /** One radio: its card, its claims, every reading with range and verdict, and what was not covered. */
 export function setSection(set: RadioSet, context: Context, index: number): ReportSection {
@@ -74,7 +74,7 @@ function missingOf({ step, slots }: StepResult): string[] {
     result => result.verdict.state === 'not-covered' && (isRead(result) || !result.slot.optional),
   )
   const reasons = [...new Set(missing.map(({ verdict }) => verdict.why ?? UNREAD))]
-  const place = `${stationById(step.stationId).title}, ${printMhz(step.channel.frequencyHz)}, ${step.setting.level.name}`
+  const place = `${stationById(step.stationId).title}, ${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`
   return reasons.map(why => {
     const labels = missing
       .filter(({ verdict }) => (verdict.why ?? UNREAD) === why)

@@ -83,6 +83,7 @@ export {
 } from './sinad/sinadBlock'
 export { blockDoubtWords, type BlockDoubt } from './sinad/blockDoubt'
 export { steppedBlocks, type SinadStretch } from './sinad/steppedBlocks'
+export { liveBlocks, type LiveBlocks, type LiveReport, type SteadyMean } from './sinad/liveBlocks'
 export {
   filteredPower,
   quieting,

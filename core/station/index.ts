@@ -6,7 +6,7 @@ export {
   type StationQuestion,
 } from './contract'
 export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './recordingUse'
-export { type Coaching } from './coaching'
+export { type Coaching, type ProposedLevel } from './coaching'
 export { checkMemos } from './checkMemos'
 export { AUDIO, GENERATOR, INTERFERER } from './receive/paths'
 export { hearingFilter, SENSITIVITY_ID } from './receive/sensitivity/plan'

@@ -68,7 +68,7 @@ export function takeReading(
     seen.as === 'level'
       ? readThrough(step, role ?? INSTRUMENT_ROLE, context)
       : readWith(step, seen.unit, context, role)
-  const set = Object.keys(applied).map(of => readThrough(step, of, context))
+  const set = Object.keys(applied).map(played => readThrough(step, played, context))
   if (!way || set.includes(null)) return null
   const { settings, reviewer } = context.review
   return {

@@ -33,7 +33,7 @@ export default defineNitroPlugin(nitro => {
       'x-content-type-options': 'nosniff',
       'referrer-policy': 'no-referrer',
       'cross-origin-opener-policy': 'same-origin',
-      'permissions-policy': 'camera=(), microphone=(), geolocation=()',
+      'permissions-policy': 'camera=(), microphone=(self), geolocation=()',
     }
   })
 })

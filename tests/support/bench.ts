@@ -172,6 +172,7 @@ function taken({
     stepId,
     slot,
     instrumentId: 'an',
+    applied: {},
     supply: 'battery full',
     ambientC: null,
     who: '',

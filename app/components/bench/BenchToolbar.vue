@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Instrument, partLibrary, type PartKind } from '#core/chain'
+import { instrumentTemplates, partLibrary, type PartKind } from '#core/chain'
 
 /** What can be added to the bench. */
 const { locked, hasInstrument, hasChain } = defineProps<{
@@ -8,7 +8,7 @@ const { locked, hasInstrument, hasChain } = defineProps<{
   hasChain: boolean
 }>()
 const emit = defineEmits<{
-  instrument: [kind: Instrument['kind']]
+  instrument: [templateId: string]
   chain: []
   part: [kind: PartKind]
   library: [libraryId: string]
@@ -29,11 +29,11 @@ const PARTS: { kind: PartKind; title: string }[] = [
         ><VBtn variant="outlined" :disabled="locked" v-bind="props">Add an instrument</VBtn></template
       >
       <VList density="compact"
-        ><VListItem title="Power meter" @click="emit('instrument', 'power-meter')" /><VListItem
-          title="Spectrum analyser"
-          @click="emit('instrument', 'spectrum-analyser')" /><VListItem
-          title="Receiver or monitor"
-          @click="emit('instrument', 'receiver')"
+        ><VListItem
+          v-for="template in instrumentTemplates"
+          :key="template.id"
+          :title="template.title"
+          @click="emit('instrument', template.id)"
       /></VList>
     </VMenu>
     <VBtn variant="outlined" :disabled="locked || !hasInstrument" @click="emit('chain')">Add a chain</VBtn>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Chain } from '#core/chain'
-import { bindFields, fieldsFor } from '../fields/editField'
+import { bindFields, choice, fieldsFor } from '../fields/editField'
 
 /** A chain’s name, its instrument, the offset typed there; copying it and taking it away. */
 const { chain } = defineProps<{ chain: Chain }>()
@@ -20,6 +20,35 @@ const OFFSET = field.number('offsetOnInstrumentDb', {
   max: 150,
 })
 
+const isFromGenerator = computed(
+  () => store.context?.instrument(chain.instrumentId)?.kind === 'signal-generator',
+)
+
+/** Where this path may join another: at a combiner, or any part of it. */
+const joins = computed(() => {
+  const others = store.review!.chains.filter(
+    ({ id, joins: joined, instrumentId }) =>
+      id !== chain.id &&
+      joined === null &&
+      store.context?.instrument(instrumentId)?.kind === 'signal-generator',
+  )
+  const items = others.flatMap(({ id, name, parts }) =>
+    parts.map(part => ({ value: `${id}|${part.id}`, title: `“${name}”, at ${part.name}` })),
+  )
+  return choice<Chain, string>(
+    {
+      label: 'Joins another path',
+      change: 'where a path joins another',
+      items: [{ value: '', title: 'no: leads to the radio by itself' }, ...items],
+    },
+    it => (it.joins ? `${it.joins.chainId}|${it.joins.partId}` : ''),
+    (draft, value) => {
+      const [chainId = '', partId = ''] = value.split('|')
+      draft.joins = value === '' ? null : { chainId, partId }
+    },
+  )
+})
+
 const fields = computed(() => {
   const instruments = store.review!.instruments.map(({ id, name }) => ({ value: id, title: name }))
   const instrument = field.choice('instrumentId', {
@@ -29,7 +58,11 @@ const fields = computed(() => {
   })
   return [
     ...bindFields(chain, NAME, rename),
-    ...bindFields(chain, [instrument, OFFSET], (label, recipe) => edits.changeChain(chain.id, label, recipe)),
+    ...bindFields(
+      chain,
+      isFromGenerator.value ? [instrument, joins.value] : [instrument, OFFSET],
+      (label, recipe) => edits.changeChain(chain.id, label, recipe),
+    ),
   ]
 })
 

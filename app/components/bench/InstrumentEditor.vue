@@ -13,6 +13,10 @@ const KINDS: Record<Instrument['kind'], string> = {
   'power-meter': 'power meter',
   'spectrum-analyser': 'spectrum analyser',
   receiver: 'receiver or monitor: modulation, frequency, recordings',
+  'signal-generator': 'signal generator',
+  'audio-meter': 'sound card or audio meter',
+  'ac-voltmeter': 'AC voltmeter',
+  'antenna-analyser': 'antenna analyser',
 }
 
 const fields = computed(() => instrumentFields(instrument, (label, recipe) => emit('change', label, recipe)))
@@ -30,6 +34,18 @@ const fields = computed(() => instrumentFields(instrument, (label, recipe) => em
       </div>
     </div>
     <EditGrid :fields="fields" :locked="locked" />
+    <PhaseNoiseTable
+      v-if="instrument.kind === 'signal-generator'"
+      :generator="instrument"
+      :locked="locked"
+      @change="(label, recipe) => emit('change', label, recipe)"
+    />
+    <VoltsCalibration
+      v-if="instrument.kind === 'audio-meter'"
+      :meter="instrument"
+      :locked="locked"
+      @change="(label, recipe) => emit('change', label, recipe)"
+    />
     <p v-if="instrument.assumed" class="small quiet">
       This accuracy is a typical figure for such an instrument; the report says it is assumed until you give
       your own.

@@ -1,5 +1,21 @@
-import type { Instrument, PowerMeter, Receiver, SpectrumAnalyser } from '#core/chain'
-import { bindFields, type BoundField, type ChangeOf, type EditField, fieldsFor } from '../fields/editField'
+import type {
+  AcVoltmeter,
+  AntennaAnalyser,
+  AudioMeter,
+  Instrument,
+  PowerMeter,
+  Receiver,
+  SignalGenerator,
+  SpectrumAnalyser,
+} from '#core/chain'
+import {
+  bindFields,
+  type BoundField,
+  type ChangeOf,
+  choice,
+  type EditField,
+  fieldsFor,
+} from '../fields/editField'
 
 /** A figure of the owner's own is no longer assumed. */
 const isStated = (draft: { assumed: boolean }) => {
@@ -9,6 +25,10 @@ const any = fieldsFor<Instrument>()
 const meter = fieldsFor<PowerMeter>()
 const receiver = fieldsFor<Receiver>()
 const analyser = fieldsFor<SpectrumAnalyser>()
+const generator = fieldsFor<SignalGenerator>()
+const audio = fieldsFor<AudioMeter>()
+const voltmeter = fieldsFor<AcVoltmeter>()
+const antenna = fieldsFor<AntennaAnalyser>()
 
 const LEVEL = { unit: 'dBm', min: -100, max: 100 }
 const WATTS = { unit: 'W', min: 0.000001, max: 100_000 }
@@ -106,6 +126,128 @@ const ANALYSER: readonly EditField<SpectrumAnalyser>[] = [
   analyser.numberOrNone('referencePpm', REFERENCE),
 ]
 
+const GENERATOR_LEVEL = { unit: 'dBm', min: -170, max: 60, change: 'a generator’s range of levels' }
+const GENERATOR: readonly EditField<SignalGenerator>[] = [
+  generator.number('lowestDbm', { label: 'Lowest level', ...GENERATOR_LEVEL }),
+  generator.number('highestDbm', { label: 'Highest level', ...GENERATOR_LEVEL }),
+  generator.number(
+    'levelAccuracyDb',
+    { label: 'Level accuracy ±', change: 'an accuracy', ...HALF_WIDTH },
+    isStated,
+  ),
+  generator.number('resolution', {
+    label: 'Step of its level',
+    change: 'a level step',
+    unit: 'dB',
+    min: 0,
+    max: 20,
+  }),
+  generator.choice('setIn', {
+    label: 'Set in',
+    change: 'the unit of a generator',
+    items: [
+      { value: 'dBm', title: 'dBm' },
+      { value: 'µV', title: 'µV' },
+      { value: 'dBµV', title: 'dBµV' },
+    ] as const,
+  }),
+  generator.choice('voltageIs', {
+    label: 'A voltage on it is',
+    change: 'what a generator’s voltage means',
+    items: [
+      { value: 'pd', title: 'across the load (pd)' },
+      { value: 'emf', title: 'behind its 50 Ω (emf)' },
+    ] as const,
+  }),
+  generator.numberOrNone('reverseW', {
+    label: 'Reverse power it survives',
+    change: 'a reverse power',
+    empty: 'not said: 10 mW assumed',
+    ...WATTS,
+  }),
+  generator.choice('channels', {
+    label: 'Outputs',
+    change: 'the outputs of a generator',
+    items: [
+      { value: 1, title: 'one' },
+      { value: 2, title: 'two, each its own' },
+    ] as const,
+  }),
+  generator.choice('build', {
+    label: 'Noise, where its table is empty, as',
+    change: 'the kind of a generator',
+    items: [
+      { value: 'pocket', title: 'a pocket one: −95 dBc/Hz at 20 kHz' },
+      { value: 'laboratory', title: 'a laboratory one: −120 dBc/Hz at 20 kHz' },
+    ] as const,
+  }),
+  choice<SignalGenerator, string>(
+    {
+      label: 'Modulates',
+      change: 'the modulations of a generator',
+      items: [
+        { value: 'AM,FM', title: 'AM and FM' },
+        { value: 'FM', title: 'FM' },
+        { value: 'AM', title: 'AM' },
+        { value: '', title: 'not at all' },
+      ],
+    },
+    it => [...it.modulations].sort().join(','),
+    (draft, value) => {
+      draft.modulations = value === '' ? [] : (value.split(',') as SignalGenerator['modulations'])
+    },
+  ),
+  {
+    as: 'text',
+    label: 'Tones of its own, Hz',
+    change: 'the tones of a generator',
+    placeholder: '400, 1000',
+    of: it => it.tonesHz.join(', '),
+    set: (draft, text) => {
+      draft.tonesHz = text
+        .split(/[,;\s]+/)
+        .map(Number)
+        .filter(hz => hz > 0 && hz < 1e5)
+        .slice(0, 40)
+    },
+  },
+  generator.numberOrNone('referencePpm', REFERENCE),
+]
+
+const AUDIO: readonly EditField<AudioMeter>[] = [
+  audio.number('sinadDb', { label: 'SINAD known to ±', change: 'an accuracy', ...HALF_WIDTH }, isStated),
+  audio.number('voltsPercent', {
+    label: 'Volts known to ±',
+    change: 'an accuracy',
+    unit: '%',
+    min: 0,
+    max: 100,
+  }),
+]
+
+const VOLTMETER: readonly EditField<AcVoltmeter>[] = [
+  voltmeter.number(
+    'accuracyPercent',
+    { label: 'Accuracy ±', change: 'an accuracy', unit: '%', min: 0, max: 100 },
+    isStated,
+  ),
+  voltmeter.number('fullScaleV', {
+    label: 'Full scale',
+    change: 'a full scale',
+    unit: 'V',
+    min: 0.001,
+    max: 10_000,
+  }),
+]
+
+const ANTENNA: readonly EditField<AntennaAnalyser>[] = [
+  antenna.number(
+    'directivityDb',
+    { label: 'Directivity', change: 'a directivity', unit: 'dB', min: 0, max: 120 },
+    isStated,
+  ),
+]
+
 /** The fields of an instrument, by its kind. */
 export function instrumentFields(instrument: Instrument, change: ChangeOf<Instrument>): BoundField[] {
   return [...bindFields(instrument, ANY, change), ...ofKind(instrument, change)]
@@ -126,5 +268,13 @@ function ofKind(instrument: Instrument, change: ChangeOf<Instrument>): BoundFiel
       return bindFields(instrument, RECEIVER, only('receiver'))
     case 'spectrum-analyser':
       return bindFields(instrument, ANALYSER, only('spectrum-analyser'))
+    case 'signal-generator':
+      return bindFields(instrument, GENERATOR, only('signal-generator'))
+    case 'audio-meter':
+      return bindFields(instrument, AUDIO, only('audio-meter'))
+    case 'ac-voltmeter':
+      return bindFields(instrument, VOLTMETER, only('ac-voltmeter'))
+    case 'antenna-analyser':
+      return bindFields(instrument, ANTENNA, only('antenna-analyser'))
   }
 }

@@ -40,6 +40,7 @@ const batteryLabel = computed(() => batteryFields(radio, change))
     </section>
 
     <ClaimsTable :radio="radio" />
+    <ReceiverClaims v-if="radio.bands.length" :radio="radio" />
     <BandFacts v-if="radio.bands.length" :radio="radio" />
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { microvolts } from '#core/hearing'
 import {
   type FigureRead,
   type LevelRead,
@@ -8,9 +9,10 @@ import {
   printDbm,
   printDbmAsWatts,
   printFigure,
+  printSignificant,
 } from '#core/quantity'
 import type { SeenFigure, SeenLevel } from '#core/review'
-import { seenLevel, seenTyped, type Slot } from '#core/step'
+import { type AppliedField, parseGuardedLevel, seenLevel, seenTyped, type Slot } from '#core/step'
 
 /** What was typed in a slot: as seen, and how it is understood. */
 export type ParsedSlot = { ok: true; read: SeenLevel | SeenFigure; preview: string } | ParseRefusal
@@ -19,12 +21,13 @@ export type ParsedSlot = { ok: true; read: SeenLevel | SeenFigure; preview: stri
 export function parseSlot(slot: Slot, text: string, bareUnit: LevelUnit): ParsedSlot {
   switch (slot.field.as) {
     case 'level': {
-      const read = parseLevel(text, { bareUnit })
+      const { guard } = slot.field
+      const read = guard ? parseGuardedLevel(text, guard) : parseLevel(text, { bareUnit })
       if (!read.ok) return read
       return {
         ok: true,
         read: seenLevel(read, { frequencyHz: slot.frequencyHz }),
-        preview: levelPreview(read),
+        preview: guard ? generatorPreview(read) : levelPreview(read),
       }
     }
     case 'figure': {
@@ -35,7 +38,29 @@ export function parseSlot(slot: Slot, text: string, bareUnit: LevelUnit): Parsed
     }
     case 'mark':
       return { ok: false, message: 'This is ticked, not typed.', offers: [] }
+    case 'derived':
+      return { ok: false, message: 'This is worked out, not typed.', offers: [] }
   }
+}
+
+/** What a generator is set to while a slot is read. */
+export function parseApplied(field: AppliedField, text: string): ParsedApplied {
+  const read = parseGuardedLevel(text, field.guard)
+  if (!read.ok) return read
+  return {
+    ok: true,
+    read: seenLevel(read, { frequencyHz: field.frequencyHz }),
+    preview: generatorPreview(read),
+  }
+}
+
+/** What a generator was set to: as seen, and how it is understood. */
+export type ParsedApplied = { ok: true; read: SeenLevel; preview: string } | ParseRefusal
+
+/** A level into 50 Ω, and both voltages it is spoken of as. */
+function generatorPreview({ levelDbm }: LevelRead): string {
+  const { pdUv, emfUv } = microvolts(levelDbm)
+  return `${printDbm(levelDbm, 1)} = ${printSignificant(pdUv, 3)} µV pd, ${printSignificant(emfUv, 3)} µV emf`
 }
 
 function levelPreview(read: LevelRead): string {

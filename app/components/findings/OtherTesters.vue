@@ -5,7 +5,7 @@ import type { EnScore, VerdictState } from '#core/decision'
 import { parseLevel, parsePlainNumber, type ParseRefusal, printMhz } from '#core/quantity'
 import { type OtherFigure, setShortName } from '#core/review'
 import { stations } from '#core/station'
-import { bareUnitOf, type Step } from '#core/step'
+import { settingWords, bareUnitOf, type Step } from '#core/step'
 
 /** Another tester's figure for the same radio and line, compared by E_n. */
 const store = useReviewStore()
@@ -36,7 +36,7 @@ const places = computed(() => {
     : []
 })
 
-const placeWords = ({ channel, setting }: Step) => `${printMhz(channel.frequencyHz)}, ${setting.level.name}`
+const placeWords = (step: Step) => `${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`
 
 function openForm(): void {
   form.setId ||= sets.value[0]?.value ?? ''

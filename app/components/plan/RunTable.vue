@@ -54,6 +54,10 @@ function leaveOut(row: RunRow, reason: string): void {
     </thead>
     <tbody ref="body">
       <template v-for="(row, index) in rows" :key="row.key">
+        <tr v-if="row.goingOver" class="over" data-testid="going-over">
+          <td />
+          <td colspan="10"><GoingOverLine :going="row.goingOver" /></td>
+        </tr>
         <RunTableRow
           :row="row"
           :is-first="index === 0"
@@ -82,6 +86,11 @@ function leaveOut(row: RunRow, reason: string): void {
 th {
   padding: 3px 6px;
   white-space: nowrap;
+}
+.over td {
+  padding: 6px;
+  border-top: 2px solid var(--ink-2);
+  background: rgb(var(--v-theme-close-wash));
 }
 .more td {
   padding: 3px 6px 12px;

@@ -3,7 +3,7 @@ import { mdiDragVertical } from '@mdi/js'
 import { printDuration, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { stationById } from '#core/station'
-import { chainIdOf, isRead, needsChain } from '#core/step'
+import { chainIdOf, isRead, needsChain, settingWords } from '#core/step'
 import type { RunRow } from '~/composables/useRunRows'
 
 /** One step of the run. */
@@ -24,6 +24,7 @@ const chainWords = computed(() => {
 })
 const levelWords = computed(() => {
   const { level, spacingHz } = row.step.setting
+  if (row.step.work === 'hears') return settingWords(row.step)
   return spacingHz === null ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`
 })
 const anythingRead = computed(() => row.result.slots.some(isRead))

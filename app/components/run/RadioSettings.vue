@@ -3,6 +3,11 @@ import type { Step } from '#core/step'
 
 const { step, unsafe } = defineProps<{ step: Step; unsafe: boolean }>()
 const store = useReviewStore()
+const stopWords = computed(() =>
+  step.work === 'transmits'
+    ? 'Do not key up: see the checks below.'
+    : 'A keyed radio would destroy the generator: see the checks below.',
+)
 const { ticked, tick } = useTicks(() => step, 'a line of the set-the-radio list')
 </script>
 
@@ -16,7 +21,7 @@ const { ticked, tick } = useTicks(() => step, 'a line of the set-the-radio list'
         @update:model-value="tick(setting.id, $event)"
       />
     </li>
-    <li v-if="unsafe" class="stop"><VerdictMark state="outside" /> Do not key up: see the checks below.</li>
+    <li v-if="unsafe" class="stop"><VerdictMark state="outside" /> {{ stopWords }}</li>
   </ul>
 </template>
 

@@ -1,30 +1,51 @@
 <script setup lang="ts">
 import { printMhzFigure } from '#core/quantity'
 import { rangeWords, valueWords } from '#core/judging'
+import type { SeenLevel } from '#core/review'
+import AppliedFields from '../fields/AppliedFields.vue'
 import { isRead, type Kept, needsChain, seenMark, type Slot, type SlotResult, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 
 /** The figures of a step, each with its field, what it comes to, its margin and its verdict. */
-const { run, slots } = defineProps<{ run: StationRun; slots: SlotResult[] }>()
+const {
+  run,
+  slots,
+  proposed = {},
+  locked = false,
+} = defineProps<{
+  run: StationRun
+  slots: SlotResult[]
+  /** What generators are proposed to be set to, dBm, by slot and role. */
+  proposed?: Readonly<Record<string, Record<string, number>>>
+  /** Nothing may be read yet. */
+  locked?: boolean
+}>()
 const focusSlotId = defineModel<string | null>('focusSlotId', { default: null })
 const store = useReviewStore()
+const ui = useUiStore()
 const table = useTemplateRef<HTMLElement>('table')
 
 const { station, step, bareUnit } = run
 /** Shown and compared, never judged: no margin to draw. */
 const onlyObserved = station.verdicts === 'observed'
-const isTyped = ({ field }: Slot) => field.as !== 'mark'
+const isTyped = ({ field }: Slot) => field.as === 'level' || field.as === 'figure'
+const hasApplied = computed(() => slots.some(({ slot }) => slot.applied))
 const canBeRead = (slot: Slot) =>
   store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
-const missesChain = computed(
-  () => step.value !== null && needsChain(step.value) && Object.values(step.value.chains).includes(null),
-)
+/** A level has to come through a chain, and so has what a generator is set to. */
+function missesChain({ field, role, applied = [] }: Slot): boolean {
+  const place = step.value
+  if (!place || !needsChain(place)) return false
+  const wanted = [...(field.as === 'level' && role !== null ? [role] : []), ...applied.map(one => one.role)]
+  return wanted.some(one => (place.chains[one] ?? null) === null)
+}
 
 interface Row {
   result: SlotResult
   slot: Slot
   kept: ReturnType<typeof keptIn>
-  entry: 'mark' | 'field' | 'out-of-reach'
+  entry: 'mark' | 'field' | 'derived' | 'out-of-reach'
+  proposed: Readonly<Record<string, number>>
   label: string
   value: string
   range: string
@@ -38,6 +59,7 @@ function keptIn(slot: Slot) {
 }
 
 function entryOf(result: SlotResult): Row['entry'] {
+  if (result.slot.field.as === 'derived') return 'derived'
   if (!isTyped(result.slot)) return 'mark'
   return isRead(result) || canBeRead(result.slot) ? 'field' : 'out-of-reach'
 }
@@ -51,20 +73,47 @@ const rows = computed<Row[]>(() =>
       slot,
       kept: keptIn(slot),
       entry: entryOf(result),
+      proposed: proposed[slot.id] ?? {},
       label:
         slot.field.as === 'level' ? `${slot.label}, ${printMhzFigure(slot.frequencyHz)} MHz` : slot.label,
-      value: isTyped(slot) ? valueWords(result) : '',
+      value: slot.field.as === 'mark' ? '' : valueWords(result),
       range: range === '–' ? '' : range,
       observed: onlyObserved || verdict.state === 'observation',
       why: verdict.why ?? undefined,
-      disabled: store.readOnly || (slot.field.as === 'level' && missesChain.value),
+      disabled: store.readOnly || locked || missesChain(slot),
     }
   }),
 )
 
 function keep(slot: Slot, kept: Kept): void {
+  const applied = slot.applied ? appliedIn(slot) : {}
+  if (applied === null) {
+    ui.sayProblem('Type what the generator is set to first: a figure without its level says nothing.')
+    return
+  }
   const here = isHere(slot.id)
-  if (run.keep([kept], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
+  if (run.keep([{ ...kept, applied }], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
+}
+
+const appliedFields = new Map<string, InstanceType<typeof AppliedFields>>()
+
+function holdApplied(slotId: string, fields: unknown): void {
+  if (fields) appliedFields.set(slotId, fields as InstanceType<typeof AppliedFields>)
+  else appliedFields.delete(slotId)
+}
+
+/** What the generators of a slot are set to; null where that is not known. */
+function appliedIn({ id }: Slot) {
+  return appliedFields.get(id)?.levels() ?? null
+}
+
+/** The level of a reading that stands was put right. */
+function changeApplied(row: Row, applied: Record<string, SeenLevel>): void {
+  if (row.kept)
+    run.keep(
+      [{ slotId: row.slot.id, text: row.kept.text, seen: row.kept.seen, applied }],
+      `the level at ${row.slot.label}`,
+    )
 }
 
 function mark(slot: Slot, value: boolean | null): void {
@@ -76,14 +125,19 @@ function isHere(slotId: string): boolean {
   return document.activeElement?.closest('[data-slot]')?.getAttribute('data-slot') === slotId
 }
 
-const ui = useUiStore()
-
 /** To the next field below; after the last one it says where to go. */
 function goOn(slotId: string): void {
   const at = rows.value.findIndex(({ slot }) => slot.id === slotId)
-  const next = rows.value.slice(at + 1).find(({ entry }) => entry === 'field')
+  const next = nextBehind(at)
   if (next) focusField(next.slot.id)
   else ui.say(isLastStep() ? LAST_WORDS : NEXT_WORDS)
+}
+
+/** The next field below: what is asked for, or a proposed one; what is only wished is passed over. */
+function nextBehind(at: number): Row | undefined {
+  const below = rows.value.slice(at + 1).filter(({ entry }) => entry === 'field')
+  if (!hasApplied.value) return below[0]
+  return below.find(({ slot, proposed: offers }) => !slot.optional || Object.keys(offers).length > 0)
 }
 
 const NEXT_WORDS = 'All within reach is in. N goes to the next step.'
@@ -103,8 +157,16 @@ function focusField(slotId: string): void {
   void nextTick(() => inputOf(slotId)?.focus())
 }
 
+/** The field of a slot to begin with: the figure itself where the generator’s level is proposed already. */
 function inputOf(slotId: string): HTMLInputElement | null {
-  return table.value?.querySelector<HTMLInputElement>(`[data-slot="${slotId}"] input`) ?? null
+  const inputs = table.value?.querySelectorAll<HTMLInputElement>(`[data-slot="${slotId}"] input`)
+  const isProposed = Object.keys(proposed[slotId] ?? {}).length > 0
+  return inputs?.[isProposed ? inputs.length - 1 : 0] ?? null
+}
+
+function focusFigure(slotId: string): void {
+  const inputs = table.value?.querySelectorAll<HTMLInputElement>(`[data-slot="${slotId}"] input`)
+  void nextTick(() => inputs?.[inputs.length - 1]?.focus())
 }
 
 function focusNextOpen(): void {
@@ -117,16 +179,25 @@ function retake(): void {
   if (last) focusField(last)
 }
 
-defineExpose({ focusNextOpen, retake })
+/** Keeps a figure that was heard in the next open field that asks for one with a generator’s level. */
+function keepNext(figure: Omit<Kept, 'slotId'>): void {
+  const open = rows.value.find(
+    ({ slot, result, entry, disabled }) => slot.applied && entry === 'field' && !isRead(result) && !disabled,
+  )
+  if (open) keep(open.slot, { ...figure, slotId: open.slot.id })
+  else ui.sayProblem('Nothing is open here to keep it in, or something is to be ticked first.')
+}
+
+defineExpose({ focusNextOpen, retake, keepNext })
 </script>
 
 <template>
   <div ref="table" class="scroll">
-    <table :class="['plain', 'slots', { wide: station.wide }]">
+    <table :class="['plain', 'slots', { wide: station.wide, paired: hasApplied }]">
       <thead>
         <tr>
           <th scope="col">What</th>
-          <th scope="col" class="right entry">As read</th>
+          <th scope="col" class="right entry">{{ hasApplied ? 'Generator, as read' : 'As read' }}</th>
           <th scope="col" class="right">{{ station.valueHead ?? 'Comes to' }}</th>
           <th v-if="!onlyObserved" scope="col" class="strip-cell">Margin</th>
           <th scope="col" :colspan="onlyObserved ? 2 : 1">{{ onlyObserved ? 'Observation' : 'Verdict' }}</th>
@@ -153,20 +224,34 @@ defineExpose({ focusNextOpen, retake })
               @update:model-value="mark(row.slot, $event)"
             />
             <span v-else-if="row.entry === 'out-of-reach'" class="small quiet">out of reach</span>
-            <SlotField
-              v-else
-              :key="`${step?.set.id}|${step?.id}`"
-              :target="row.slot"
-              :reading="row.kept"
-              :bare-unit="bareUnit"
-              :label="row.label"
-              :disabled="row.disabled"
-              @draft="run.showDraft"
-              @keep="keep(row.slot, $event)"
-              @go-on="goOn(row.slot.id)"
-              @go-back="goBack(row.slot.id)"
-              @focused="focusSlotId = row.slot.id"
-            />
+            <span v-else-if="row.entry === 'derived'" class="small quiet">worked out</span>
+            <div v-else class="fields">
+              <AppliedFields
+                v-if="row.slot.applied"
+                :ref="fields => holdApplied(row.slot.id, fields)"
+                :key="`${step?.set.id}|${step?.id}|applied`"
+                :fields="row.slot.applied"
+                :reading="row.kept"
+                :proposed="row.proposed"
+                :disabled="row.disabled"
+                @changed="changeApplied(row, $event)"
+                @go-on="focusFigure(row.slot.id)"
+                @focused="focusSlotId = row.slot.id"
+              />
+              <SlotField
+                :key="`${step?.set.id}|${step?.id}`"
+                :target="row.slot"
+                :reading="row.kept"
+                :bare-unit="bareUnit"
+                :label="row.label"
+                :disabled="row.disabled"
+                @draft="run.showDraft"
+                @keep="keep(row.slot, $event)"
+                @go-on="goOn(row.slot.id)"
+                @go-back="goBack(row.slot.id)"
+                @focused="focusSlotId = row.slot.id"
+              />
+            </div>
           </td>
           <td class="right figure">
             {{ row.value }} <span v-if="row.range" class="small quiet">{{ row.range }}</span>
@@ -225,6 +310,19 @@ defineExpose({ focusNextOpen, retake })
 }
 .wide .strip-cell {
   min-width: 84px;
+}
+.fields {
+  display: flex;
+  gap: 6px;
+  justify-content: flex-end;
+}
+.paired .entry {
+  width: 240px;
+}
+.paired .entry :deep(input[type='text']) {
+  min-width: 104px;
+  width: 112px;
+  font-size: 16px;
 }
 .here {
   background: rgba(var(--v-theme-inside-wash), 0.5);

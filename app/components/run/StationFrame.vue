@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { isRead } from '#core/step'
+import { openInterlocks } from '#core/plan'
+import type { ProposedLevel } from '#core/station'
+import { isRead, type Kept } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 import type { StationView } from '~/stations'
 
@@ -12,15 +14,31 @@ const { run, view } = defineProps<{ run: StationRun; view: StationView }>()
 const ui = useUiStore()
 const store = useReviewStore()
 const route = useRoute()
-const table = useTemplateRef<{ focusNextOpen: () => void; retake: () => void }>('table')
+const table = useTemplateRef<{
+  focusNextOpen: () => void
+  retake: () => void
+  keepNext: (figure: Omit<Kept, 'slotId'>) => void
+}>('table')
 const record = useTemplateRef<{ focusNote: () => void }>('record')
 const actions = useTemplateRef<{ pick?: () => void; take?: (files: File[]) => void }>('actions')
 const recording = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('recording')
+provide(KEEP_NEXT, figure => table.value?.keepNext(figure))
 const dragging = ref(false)
 const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
 
-const { step, steps, stepIndex, result, checks, unsafe, station } = run
+const { step, steps, stepIndex, result, checks, unsafe, station, coaching } = run
+const locks = computed(() =>
+  step.value && store.context ? openInterlocks(step.value, store.context).length : 0,
+)
+const proposed = computed(() => bySlot(coaching.value?.proposed ?? []))
 const slots = computed(() => result.value?.slots ?? [])
+
+function bySlot(levels: readonly ProposedLevel[]): Record<string, Record<string, number>> {
+  const found: Record<string, Record<string, number>> = {}
+  for (const { slotId, role, levelDbm } of levels) found[slotId] = { ...found[slotId], [role]: levelDbm }
+  return found
+}
+
 const focus = computed(
   () =>
     slots.value.find(({ slot }) => slot.id === focusSlotId.value) ??
@@ -71,15 +89,24 @@ useStationKeys(run, {
         :index="stepIndex"
         :count="steps.length"
         :title="station.title"
+        :coaching="coaching"
         @go="run.toStep"
       />
       <p v-if="skipped !== null" class="skipped" role="status">Left out of the run: {{ skipped }}</p>
       <RadioSettings :step="step" :unsafe="unsafe" />
+      <InterlockList v-if="step.interlocks.length" :step="step" :open="locks" />
       <component :is="view.before" v-if="view.before" :run="run" :result="result" />
       <component :is="view.drawing" v-if="view.drawing" :run="run" :result="result" />
       <QuestionsList :questions="result.questions" />
       <section class="sheet table" :aria-label="`${station.title}: figures of this step`">
-        <SlotTable ref="table" v-model:focus-slot-id="focusSlotId" :run="run" :slots="slots" />
+        <SlotTable
+          ref="table"
+          v-model:focus-slot-id="focusSlotId"
+          :run="run"
+          :slots="slots"
+          :proposed="proposed"
+          :locked="locks > 0"
+        />
         <component :is="view.summary" v-if="view.summary" :run="run" :result="result" />
       </section>
       <div class="row">
@@ -90,7 +117,11 @@ useStationKeys(run, {
       </div>
       <StepRecord ref="record" :key="stepKey" :step="step" :slots="slots" />
     </div>
-    <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" />
+    <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :coaching="coaching">
+      <template #top>
+        <component :is="view.beside" v-if="view.beside" :run="run" :result="result" />
+      </template>
+    </StepSide>
   </div>
 </template>
 

@@ -1,15 +1,35 @@
 <script setup lang="ts">
 import type { Step } from '#core/step'
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
-import { printMhzFigure } from '#core/quantity'
+import { microvolts } from '#core/hearing'
+import { printDb, printDbm, printMhzFigure, printSignificant, printSigned } from '#core/quantity'
+import type { Coaching } from '#core/station'
 
-const { step, index, count, title } = defineProps<{
+const {
+  step,
+  index,
+  count,
+  title,
+  coaching = null,
+} = defineProps<{
   step: Step
   index: number
   count: number
   title: string
+  /** What the generator is to be set to, where the radio hears. */
+  coaching?: Coaching | null
 }>()
 const emit = defineEmits<{ go: [by: number] }>()
+
+const hears = computed(() => step.work === 'hears')
+const setDbm = computed(() => coaching?.next?.levelDbm ?? null)
+const socketWords = computed(() => {
+  const socketDbm = coaching?.socketDbm ?? null
+  if (socketDbm === null || setDbm.value === null) return ''
+  const { pdUv, emfUv } = microvolts(setDbm.value)
+  const lossDb = setDbm.value - socketDbm
+  return `${printSignificant(pdUv, 3)} µV pd, ${printSignificant(emfUv, 3)} µV emf on the generator. The path takes ${printDb(lossDb)}: ${printDbm(socketDbm)} at the socket.`
+})
 </script>
 
 <template>
@@ -42,12 +62,26 @@ const emit = defineEmits<{ go: [by: number] }>()
       </div>
     </div>
     <div class="now" aria-label="What to set now">
-      <span class="figure big" data-testid="set-now">{{
-        printMhzFigure(step.channel.frequencyHz)
-      }}</span><span class="unit">MHz</span>
-      <span class="level figure">{{ step.setting.level.name.toUpperCase() }}</span>
+      <template v-if="hears">
+        <template v-if="setDbm !== null">
+          <span class="figure big" data-testid="set-level">{{ printSigned(setDbm, 1) }}</span><span
+            class="unit"
+            >dBm on the generator</span
+          >
+        </template>
+        <span class="level figure" data-testid="set-now"
+          >{{ printMhzFigure(step.channel.frequencyHz) }} MHz</span
+        >
+      </template>
+      <template v-else>
+        <span class="figure big" data-testid="set-now">{{
+          printMhzFigure(step.channel.frequencyHz)
+        }}</span><span class="unit">MHz</span>
+        <span class="level figure">{{ step.setting.level.name.toUpperCase() }}</span>
+      </template>
       <span class="instruction">{{ step.instruction }}</span>
     </div>
+    <p v-if="socketWords" class="small quiet">{{ socketWords }}</p>
   </header>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BenchCheck } from '#core/chain'
 import { hasFigure, limitWords } from '#core/judging'
+import type { Coaching } from '#core/station'
 import { chainIdOf, type SlotResult, type Step } from '#core/step'
 
 /** The right-hand side of a station: clock, reason, budget, checks that are open, cautions. */
@@ -10,12 +11,14 @@ const {
   checks,
   unsafe,
   carrierWords = '',
+  coaching = null,
 } = defineProps<{
   step: Step
   focus: SlotResult | null
   checks: BenchCheck[]
   unsafe: boolean
   carrierWords?: string
+  coaching?: Coaching | null
 }>()
 const { placeTo } = useReviewRoute()
 const open = computed(() => checks.filter(({ severity }) => severity === 'danger' || severity === 'caution'))
@@ -50,9 +53,11 @@ const budgetOf = computed(() => {
 
 <template>
   <aside class="side stack" aria-label="Clock, reason and uncertainty">
-    <KeyDownClock :key="step.set.id" :step="step" :unsafe="unsafe" />
+    <CoachSheet v-if="coaching" :coaching="coaching" />
+    <KeyDownClock v-if="step.work === 'transmits'" :key="step.set.id" :step="step" :unsafe="unsafe" />
+    <slot name="top" />
     <section v-if="open.length" class="sheet panel" data-testid="open-checks">
-      <h2>{{ unsafe ? 'Do not key up' : 'Take care' }}</h2>
+      <h2>{{ unsafe && step.work === 'transmits' ? 'Do not key up' : 'Take care' }}</h2>
       <ChecksList :checks="open" />
       <NuxtLink :to="benchAt" class="small">To the bench check</NuxtLink>
     </section>

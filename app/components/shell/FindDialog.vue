@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { settingWords } from '#core/step'
 import { printMhz } from '#core/quantity'
 import { setName } from '#core/review'
 import { stations } from '#core/station'
@@ -37,7 +38,7 @@ const targets = computed<Target[]>(() => {
     stations.flatMap(station =>
       station.plan(set, context).map(step => ({
         id: `${set.id}:${step.id}`,
-        words: `${station.title}, ${setName(set)}, ${printMhz(step.channel.frequencyHz)} ${step.setting.level.name}`,
+        words: `${station.title}, ${setName(set)}, ${printMhz(step.channel.frequencyHz)} ${settingWords(step)}`,
         run: () => go(station.id, { set: set.id, step: step.id }),
       })),
     ),

@@ -1,3 +1,4 @@
+import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
 import { takeOffAir } from './offAir'
 import { takePowerAndHarmonics, takeSsbPower } from './powerAndHarmonics'
@@ -14,6 +15,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeModulation,
   takeTwoTone,
   takeSupply,
+  takeHearing,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */

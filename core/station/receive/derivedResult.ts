@@ -8,6 +8,7 @@ import type { Found, Slot, SlotResult, Step } from '../../step'
 
 /** A figure worked out from others of its step. */
 export interface Derived {
+  slot: Slot
   found: Found
   /** Latest of the readings it rests on; null for none. */
   reading: Reading | null
@@ -23,8 +24,7 @@ export function openDerived(slot: Slot, words: string, why: string): SlotResult 
 /** A figure worked out from others, against the maker's claim, the rulebooks and the yardstick. */
 export function judgedDerived(
   step: Step,
-  slot: Slot,
-  { found, reading, notes }: Derived,
+  { slot, found, reading, notes }: Derived,
   against: { claim: ReceiverClaim | null; subject: ScalarSubject; wordsWithout: string },
   context: Context,
 ): SlotResult {

@@ -1,8 +1,8 @@
 import type { Context } from '../../context'
 import { numberCell, type ReportBlock, type ReportCell, textCell } from '../../document'
-import { rangeWords, valueWords } from '../../judging'
+import { rangeWords, readWords, valueWords } from '../../judging'
 import { printMhz } from '../../quantity'
-import { isRead, type SlotResult, type StepResult } from '../../step'
+import { isRead, settingWords, type SlotResult, type StepResult } from '../../step'
 import { conditions } from './conditions'
 import { noteList, reasonLines } from './reasons'
 
@@ -25,7 +25,7 @@ export function figureTables(title: string, besides: Besides = () => []) {
 function tableOf(title: string, { step, slots }: StepResult): ReportBlock {
   return {
     kind: 'table',
-    caption: `${title}, ${printMhz(step.channel.frequencyHz)}, ${step.setting.level.name}`,
+    caption: `${title}, ${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`,
     widths: [24, 14, 14, 12, 14, 22],
     head: [
       { text: 'What' },
@@ -44,7 +44,7 @@ function rowOf(result: SlotResult): ReportCell[] {
   const noStrip = verdict.state === 'observation' || verdict.state === 'no-figure'
   return [
     textCell(slot.label),
-    numberCell(reading?.text ?? ''),
+    numberCell(reading && slot.field.as !== 'derived' ? readWords(reading) : ''),
     numberCell(valueWords(result)),
     numberCell(rangeWords(result)),
     noStrip ? textCell('') : { kind: 'strip', verdict },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Calibration, Instrument, Part, PartKind } from '#core/chain'
+import type { Calibration, Part, PartKind } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { harmonicSlots } from '#core/station'
@@ -117,8 +117,8 @@ function keepCalibration(calibration: Calibration): void {
   )
 }
 
-function addInstrument(kind: Instrument['kind']): void {
-  selected.value = { kind: 'instrument', id: edits.addInstrument(kind) }
+function addInstrument(templateId: string): void {
+  selected.value = { kind: 'instrument', id: edits.addInstrument(templateId) }
 }
 
 function duplicateInstrument(): void {

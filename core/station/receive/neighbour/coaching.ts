@@ -17,10 +17,11 @@ export function coachNeighbour(step: Step, context: Context): Coaching | null {
   const way = generatorAt(step, GENERATOR, step.channel.frequencyHz, context)
   if (!way) return null
   const twelve = twelveDecibelLevel(step, context)
-  if (!open) return after(step.slots.find(isOpen('en'))?.id ?? null, way.lossDb)
+  if (!open) return after(step, step.slots.find(isOpen('en'))?.id ?? null, way.lossDb)
   if (!twelve)
     return {
       next: null,
+      proposed: [],
       socketDbm: null,
       title: 'The 12 dB level first',
       words: [
@@ -33,6 +34,9 @@ export function coachNeighbour(step: Step, context: Context): Coaching | null {
   const off = tunedHz - step.channel.frequencyHz
   return {
     next: { slotId: open.id, role: GENERATOR, levelDbm },
+    proposed: step.slots
+      .filter(({ kind }) => kind.school === 'tia' || kind.is === 'pads')
+      .map(({ id }) => ({ slotId: id, role: GENERATOR, levelDbm })),
     socketDbm,
     title: `Wanted at ${printDbm(levelDbm)}`,
     words: [
@@ -48,10 +52,13 @@ export function coachNeighbour(step: Step, context: Context): Coaching | null {
   }
 }
 
-function after(enSlotId: string | null, lossDb: number): Coaching {
+function after(step: Step, enSlotId: string | null, lossDb: number): Coaching {
   const levelDbm = Number((EN_WANTED_DBM + lossDb).toFixed(1))
   return {
     next: enSlotId === null ? null : { slotId: enSlotId, role: GENERATOR, levelDbm },
+    proposed: step.slots
+      .filter(({ kind }) => kind.school === 'en')
+      .map(({ id }) => ({ slotId: id, role: GENERATOR, levelDbm })),
     socketDbm: enSlotId === null ? null : EN_WANTED_DBM,
     title: 'Both sides are in',
     words: [

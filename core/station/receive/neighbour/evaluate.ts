@@ -73,8 +73,7 @@ function rejectionResult(step: Step, slot: Slot, context: Context): SlotResult {
   ]
   const result = judgedDerived(
     step,
-    slot,
-    { found: lower.found, reading, notes },
+    { slot, found: lower.found, reading, notes },
     {
       claim: school === 'tia' ? claimsFor(step.band, 'selectivity', step.band.channelSpacingHz) : null,
       subject: { about: 'adjacent-selectivity', method },

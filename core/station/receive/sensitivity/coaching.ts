@@ -10,7 +10,7 @@ import {
 } from '../../../hearing'
 import { printDb, printDbm } from '../../../quantity'
 import type { Step } from '../../../step'
-import type { Coaching } from '../../coaching'
+import type { Coaching, ProposedLevel } from '../../coaching'
 import { generatorAt } from '../generatorGuard'
 import { GENERATOR } from '../paths'
 import { criterionFound, othersDb } from './criterionFound'
@@ -47,16 +47,45 @@ export function coachSensitivity(step: Step, context: Context): Coaching | null 
     expectedDbm: (claim && claimLevelDbm(claim)) ?? USUAL_SENSITIVITY_DBM,
     othersDb: others,
   })
-  if (advice.kind !== 'read') return { next: null, socketDbm: null, ...endWords(advice, others) }
+  const beside = besideThePoints(
+    step,
+    { markDbm: level.kind === 'level' ? level.levelDbm : null, lossDb, stepDb: generator.resolution },
+    context,
+  )
+  if (advice.kind !== 'read')
+    return { next: null, proposed: beside, socketDbm: null, ...endWords(advice, others) }
   const open = step.slots.findLast(({ kind }) => kind.is === 'point')
   const levelDbm = settableOn(advice.levelDbm + lossDb, generator.resolution)
+  const next = open ? { slotId: open.id, role: GENERATOR, levelDbm } : null
   return {
-    next: open ? { slotId: open.id, role: GENERATOR, levelDbm } : null,
+    next,
+    proposed: next ? [next, ...beside] : beside,
     socketDbm: levelDbm - lossDb,
     title: `Set ${printDbm(levelDbm)}`,
     words: readWords(advice, criterion!.title),
     isDone: false,
   }
+}
+
+/** Offsets are read a little above the knee, a leak at the lowest level that was read. */
+const OFFSETS_ABOVE_DB = 2
+
+function besideThePoints(
+  step: Step,
+  at: { markDbm: number | null; lossDb: number; stepDb: number },
+  context: Context,
+): ProposedLevel[] {
+  const { points } = hearingOf(step, context)
+  const offsetsDbm = (at.markDbm ?? USUAL_SENSITIVITY_DBM) + OFFSETS_ABOVE_DB
+  const lowest = points.reduce<number | null>(
+    (least, { levelDbm }) => (least === null ? levelDbm : Math.min(least, levelDbm)),
+    null,
+  )
+  return step.slots.flatMap(({ id, kind }): ProposedLevel[] => {
+    const socketDbm = kind.is === 'offset' ? offsetsDbm : lowest
+    if ((kind.is !== 'offset' && kind.is !== 'leak') || socketDbm === null) return []
+    return [{ slotId: id, role: GENERATOR, levelDbm: settableOn(socketDbm + at.lossDb, at.stepDb) }]
+  })
 }
 
 /** A level as the generator can show it. */

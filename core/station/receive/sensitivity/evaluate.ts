@@ -95,8 +95,7 @@ function markResult(step: Step, slot: Slot, context: Context): SlotResult {
   const method = methodOf(criterion.id, filter)
   return judgedDerived(
     step,
-    slot,
-    { found, reading: points.at(-1)!.reading, notes: notesOf(level, { filter, count: points.length }) },
+    { slot, found, reading: points.at(-1)!.reading, notes: notesOf(level, { filter, count: points.length }) },
     {
       claim: claimsFor(step.band, claimKindOf(criterion.id), step.band.channelSpacingHz),
       subject: { about: 'sensitivity', ...(method ? { method } : {}) },
@@ -156,7 +155,7 @@ function quietingResult(step: Step, slot: Slot, context: Context): SlotResult {
     subject: { about: 'sensitivity' as const, method: 'snr-10' as const },
     wordsWithout: levelWords(found.value),
   }
-  if (claim) return judgedDerived(step, slot, { found, reading, notes: [] }, about, context)
+  if (claim) return judgedDerived(step, { slot, found, reading, notes: [] }, about, context)
   return {
     ...NOTHING,
     slot,

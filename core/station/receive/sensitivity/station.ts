@@ -15,7 +15,7 @@ export const sensitivityStation: Station = Object.freeze({
   title: 'Sensitivity',
   group: 'receive',
   order: 7.1,
-  letter: 's',
+  letter: 'e',
   optional: 'unless-equipped',
   verdicts: 'judged',
   roles: ONE_SIGNAL,

@@ -72,8 +72,7 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
   ]
   return judgedDerived(
     step,
-    slot,
-    { found, reading: rounds.at(-1)!.close.reading, notes },
+    { slot, found, reading: rounds.at(-1)!.close.reading, notes },
     {
       claim: null,
       subject: { about: 'hysteresis' },

@@ -21,6 +21,7 @@ export function coachStrongSignals(step: Step, context: Context): Coaching | nul
   if (!twelve)
     return {
       next: null,
+      proposed: [],
       socketDbm: null,
       title: 'The 12 dB level first',
       words: [
@@ -32,6 +33,9 @@ export function coachStrongSignals(step: Step, context: Context): Coaching | nul
   const levelDbm = Number((socketDbm + way.lossDb).toFixed(1))
   return {
     next: next ? { slotId: next.id, role: GENERATOR, levelDbm } : null,
+    proposed: step.slots
+      .filter(({ applied }) => applied)
+      .map(({ id }) => ({ slotId: id, role: GENERATOR, levelDbm })),
     socketDbm,
     title: open ? `Wanted at ${printDbm(levelDbm)}` : 'What is asked for is in',
     words: open

@@ -60,8 +60,8 @@ function blockingResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = context.readingsOf(step).get(least.slot.id) ?? null
   const result = judgedDerived(
     step,
-    slot,
     {
+      slot,
       found: least.found,
       reading,
       notes: [

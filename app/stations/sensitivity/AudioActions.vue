@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { mdiFileImportOutline } from '@mdi/js'
+import { SINAD_DEFAULTS } from '#core/signal'
+import { hearingFilter } from '#core/station'
+import type { HeardRecording } from '~/workers/audio.worker'
+import { hearRecording } from '~/workers/audioWorker'
+import type { StationPart } from '~/stations'
+import AudioDialog from './AudioDialog.vue'
+
+/** Takes SINAD from recordings of audio: one level a file, or a recording stepped from level to level. */
+const { run, result } = defineProps<StationPart>()
+const store = useReviewStore()
+const ui = useUiStore()
+const picker = useTemplateRef<HTMLInputElement>('picker')
+
+const recording = shallowRef<HeardRecording | null>(null)
+const file = shallowRef<File | null>(null)
+const isBusy = ref(false)
+
+const settings = computed(() => ({
+  ...SINAD_DEFAULTS,
+  weighting: { filter: store.context ? hearingFilter(store.context) : ('voice' as const), deEmphasisS: null },
+}))
+
+async function read(channel: number): Promise<void> {
+  if (!file.value) return
+  isBusy.value = true
+  try {
+    recording.value = await hearRecording(file.value, channel, settings.value)
+  } catch (error) {
+    recording.value = null
+    ui.sayProblem(error)
+  }
+  isBusy.value = false
+}
+
+function take(files: File[]): void {
+  const [first] = files
+  if (!first || store.readOnly) return
+  if (!/\.wav$/i.test(first.name)) {
+    ui.sayProblem(`“${first.name}” is no recording of audio known here. Known: WAV. Nothing was brought in.`)
+    return
+  }
+  file.value = first
+  void read(0)
+}
+
+function picked(event: Event): void {
+  const input = event.target as HTMLInputElement
+  take([...(input.files ?? [])])
+  input.value = ''
+}
+
+function pick(): void {
+  picker.value?.click()
+}
+
+defineExpose({ pick, take })
+</script>
+
+<template>
+  <VBtn
+    variant="outlined"
+    :prepend-icon="mdiFileImportOutline"
+    :disabled="store.readOnly"
+    :loading="isBusy"
+    @click="pick"
+    >Bring in audio</VBtn
+  >
+  <input
+    ref="picker"
+    type="file"
+    accept=".wav"
+    class="only-read"
+    tabindex="-1"
+    aria-label="Recording of audio"
+    data-testid="audio-file"
+    @change="picked"
+  />
+  <AudioDialog
+    v-if="recording"
+    :key="recording.sha256 + recording.stretches.length"
+    :recording="recording"
+    :run="run"
+    :step="result.step"
+    @channel="read"
+    @close="recording = null"
+  />
+</template>
