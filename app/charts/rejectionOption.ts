@@ -32,7 +32,7 @@ export function buildRejectionOption(input: RejectionInput): EChartsCoreOption {
     ...limits.map(({ db }) => db),
     ...ceiling.map(({ ceilingDb }) => ceilingDb),
   )
-  const top = Math.ceil((most + 8) / 10) * 10
+  const top = Math.ceil((most + 8) / 20) * 20
   return {
     ...baseOption(palette, ({ name, value }) =>
       Array.isArray(value) ? `${name}: ${(value as number[])[1]!.toFixed(1)} dB` : '',
@@ -112,7 +112,7 @@ function markers(palette: ChartPalette, rejections: readonly DrawnRejection[], b
     itemStyle: { color: bounds ? palette.notCovered : palette.spruce },
     label: {
       show: true,
-      position: 'top',
+      position: 'right',
       color: palette.ink,
       fontSize: 13,
       fontWeight: 'bold',

@@ -18,7 +18,7 @@ export function useHeatLamps(step: Readonly<Ref<Step | null>>) {
   return computed<HeaderLamp[]>(() => {
     const place = step.value
     const context = store.context
-    if (!place || !context || context.review.keyDowns.length === 0) return []
+    if (!place || place.work === 'hears' || !context || context.review.keyDowns.length === 0) return []
     const { powerW } = powerToExpect(place.set, place.claim)
     return heatNow(
       {

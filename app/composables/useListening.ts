@@ -42,6 +42,8 @@ export function useListening(settings: () => SinadSettings) {
   const channel = ref(0)
   const channels = ref(1)
   let open: OpenInput | null = null
+  /** The device that was opened is shown as chosen; that is no new choice. */
+  let isOwnChoice = false
 
   async function listen(): Promise<void> {
     stop()
@@ -52,6 +54,8 @@ export function useListening(settings: () => SinadSettings) {
         { hear, lost },
       )
       channels.value = open.channels
+      isOwnChoice = deviceId.value !== open.deviceId
+      deviceId.value = open.deviceId
       state.value = { kind: 'listening', ...open.facts }
       devices.value = await inputDevices()
     } catch (error) {
@@ -79,7 +83,8 @@ export function useListening(settings: () => SinadSettings) {
   }
 
   watch(deviceId, () => {
-    if (state.value.kind === 'listening') void listen()
+    if (!isOwnChoice && state.value.kind === 'listening') void listen()
+    isOwnChoice = false
   })
   watch(channel, value => open?.choose(value))
   watch(settings, value => open?.tell({ kind: 'settings', settings: value }), { deep: true })
@@ -89,6 +94,7 @@ export function useListening(settings: () => SinadSettings) {
 }
 
 interface OpenInput {
+  deviceId: string
   channels: number
   facts: { device: string; sampleRateHz: number; remarks: string[] }
   choose: (channel: number) => void
@@ -132,6 +138,7 @@ async function openInput(
     track.onended = () => on.lost(UNPLUGGED)
     context.createMediaStreamSource(stream).connect(node)
     return {
+      deviceId: track.getSettings().deviceId ?? '',
       channels: track.getSettings().channelCount ?? 1,
       facts: factsOf(track, context.sampleRate),
       choose: value => node.port.postMessage({ channel: value }),

@@ -1,4 +1,5 @@
-import { levelFor, type CurvePoint, type PossibleCurve, sinadAt } from './sinadCurve'
+import type { CurveFamily } from './curveShapes'
+import { type CurvePoint, levelFor, type PossibleCurve, possibleCurves, sinadAt } from './sinadCurve'
 
 /** Further than this beyond the readings nothing is said, dB. */
 export const FURTHEST_BEYOND_DB = 2
@@ -56,16 +57,35 @@ export function quantile(sorted: readonly number[], share: number): number {
   return sorted[below]! + (at - below) * (sorted[above]! - sorted[below]!)
 }
 
+/** A reading this many times its scatter off the curve raises suspicion; this many off the others’ is asked about. */
+const SUSPICIOUS = 2
+const STRAY = 4
+
+/** What a curve is known to at a reading of its own, dB. */
+const CURVE_DB = 0.4
+
 /** A reading that does not lie on the curve the others make, and how far off it is, dB. */
 export function strayPoint(
   points: readonly CurvePoint[],
   curves: readonly PossibleCurve[],
+  family: CurveFamily = 'limiter',
 ): { index: number; offDb: number } | null {
   if (points.length < 4) return null
-  const offs = points.map(({ levelDbm, sinadDb, scatterDb }, index) => {
-    const mean = curves.reduce((sum, curve) => sum + sinadAt(curve, levelDbm), 0) / curves.length
-    return { index, offDb: sinadDb - mean, times: Math.abs(sinadDb - mean) / Math.hypot(scatterDb, 0.3) }
+  if (!points.some(point => timesOff(point, offCurve(point, curves)) > SUSPICIOUS)) return null
+  const without = points.map((point, index) => {
+    const others = points.filter(other => other !== point)
+    const left = possibleCurves(others, family)
+    const misfit = others.reduce((sum, other) => sum + timesOff(other, offCurve(other, left)) ** 2, 0)
+    return { index, misfit, offDb: offCurve(point, left) }
   })
-  const worst = offs.reduce((a, b) => (b.times > a.times ? b : a))
-  return worst.times > 3 ? { index: worst.index, offDb: worst.offDb } : null
+  const { index, offDb } = without.reduce((a, b) => (b.misfit < a.misfit ? b : a))
+  return timesOff(points[index]!, offDb) > STRAY ? { index, offDb } : null
+}
+
+function offCurve({ levelDbm, sinadDb }: CurvePoint, curves: readonly PossibleCurve[]): number {
+  return sinadDb - curves.reduce((sum, curve) => sum + sinadAt(curve, levelDbm), 0) / curves.length
+}
+
+function timesOff({ scatterDb }: CurvePoint, offDb: number): number {
+  return Math.abs(offDb) / Math.hypot(scatterDb, CURVE_DB)
 }

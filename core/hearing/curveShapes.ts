@@ -1,6 +1,8 @@
 /** One shape of SINAD against level, as a table over the carrier’s ratio to noise. */
 export interface CurveShape {
   table: Float64Array
+  /** How likely it is before anything is read, natural logarithm. */
+  logPrior: number
 }
 
 /** First ratio of the tables, dB, and the step of them. */
@@ -8,7 +10,7 @@ export const SHAPE_TABLE_FROM_DB = -30
 export const SHAPE_STEP_DB = 0.2
 const TABLE_LENGTH = 501
 
-const COUNT = 600
+const COUNT = 480
 
 /**
  * `limiter`: an FM receiver, steep below its threshold. `linear`: AM and SSB, decibel for decibel down to the
@@ -33,6 +35,9 @@ interface Ends {
   to: number
 }
 
+/** The law holds to about so much: the tilt’s spread around 1. */
+const TILT_SPREAD = 0.2
+
 const CEILING: Ends = { from: 16, to: 55 }
 
 /** What simulated receivers at I/Q level came to, written apart, with room on both sides: docs/sources.md. */
@@ -40,13 +45,13 @@ const FAMILIES: Record<CurveFamily, FamilyEnds> = {
   limiter: {
     gain: { from: 2, to: 20 },
     clicks: { from: 1.2, to: 12 },
-    tilt: { from: 0.9, to: 1.1 },
+    tilt: { from: 0.88, to: 1.12 },
     ceiling: CEILING,
   },
   linear: {
     gain: { from: 0, to: 1 },
     clicks: { from: 0, to: 0 },
-    tilt: { from: 0.85, to: 1.15 },
+    tilt: { from: 0.88, to: 1.12 },
     ceiling: CEILING,
   },
 }
@@ -72,11 +77,13 @@ const GOLDEN = 1.2207440846057596
 
 function shapeAt(index: number, ends: FamilyEnds): CurveShape {
   const share = (k: number) => (0.5 + (index + 1) * GOLDEN ** -k) % 1
+  const tilt = ends.tilt.from + share(3) * (ends.tilt.to - ends.tilt.from)
   return {
+    logPrior: -(((tilt - 1) / TILT_SPREAD) ** 2) / 2,
     table: tableOf({
       gainDb: ends.gain.from + share(1) * (ends.gain.to - ends.gain.from),
       clicks: evenly(ends.clicks, share(2)),
-      tilt: ends.tilt.from + share(3) * (ends.tilt.to - ends.tilt.from),
+      tilt,
       ceilingDb: evenly(ends.ceiling, share(4)),
     }),
   }

@@ -24,17 +24,16 @@ export interface PossibleCurve {
 const MODEL_DB = 0.2
 
 /** Curves kept to stand for all that are possible. */
-export const DRAWS = 800
+export const DRAWS = 600
 
 const COARSE_STEP_DB = 0.5
 const FINE_STEP_DB = 0.1
 /** Curves this much less likely than the best are let go, in natural logarithms. */
-const LET_GO = 16
+const LET_GO = 12
 
 /**
  * The curves the readings leave possible, drawn in proportion to how well they agree with them: a monotone
- * family with a threshold, a slope of 0.5 to 4 dB per dB below it, and a ceiling from the receiver's own
- * distortion. The draws are spread evenly over the weights, so the same readings give the same curves.
+ * family with a threshold, and a ceiling from the receiver's own distortion. The draws are spread evenly over the weights, so the same readings give the same curves.
  * @param points - one reading or more.
  */
 export function possibleCurves(
@@ -85,7 +84,7 @@ function weigher(points: readonly CurvePoint[]) {
   const variances = points.map(({ scatterDb }) => scatterDb ** 2 + MODEL_DB ** 2)
   return (shape: CurveShape, { from, to, step }: Stretch, into: Weighed): void => {
     for (let originDbm = from; originDbm <= to; originDbm += step) {
-      let logWeight = 0
+      let logWeight = shape.logPrior
       for (let i = 0; i < points.length; i++) {
         const off = points[i]!.sinadDb - lookUp(shape, points[i]!.levelDbm - originDbm)
         logWeight -= (off * off) / (2 * variances[i]!)

@@ -18,6 +18,7 @@ export function migrateReview(data: unknown): unknown {
 
 function fromForm4(data: unknown): unknown {
   if (!isPlain(data) || !Array.isArray(data.readings) || data.memos === undefined) return data
+  if (!isOfForm4(data)) return data
   return {
     ...data,
     sets: each(data.sets, set => ({
@@ -28,6 +29,13 @@ function fromForm4(data: unknown): unknown {
     chains: each(data.chains, chain => ({ joins: null, ...chain })),
     readings: each(data.readings, reading => ('applied' in reading ? reading : { ...reading, applied: {} })),
   }
+}
+
+/** Anything of it lacks what form 5 brought. */
+function isOfForm4({ sets, chains, readings }: Plain): boolean {
+  const lacks = (list: unknown, field: string) =>
+    listOf(list).some(item => isPlain(item) && item[field] === undefined)
+  return lacks(sets, 'readyFor') || lacks(chains, 'joins') || lacks(readings, 'applied')
 }
 
 function fromForm2(data: unknown): unknown {

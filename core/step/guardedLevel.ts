@@ -15,7 +15,7 @@ export function parseGuardedLevel(text: string, guard: LevelGuard): LevelRead | 
   const confirmed = CONFIRMED.test(text)
   const body = text.replace(CONFIRMED, '').trim()
   const read = inGeneratorsTerms(body, guard)
-  if (!read.ok) return read
+  if (!read.ok) return withoutSign(body, read, guard)
   if (read.isUpperBound || read.repeatsDbm.length > 0)
     return refusal('A generator is set to one level: type that one.')
   const { levelDbm } = read
@@ -34,6 +34,13 @@ export function parseGuardedLevel(text: string, guard: LevelGuard): LevelRead | 
   if (levelDbm < guard.lowestDbm - 1e-9)
     return refusal(`This generator goes no lower than ${printDbm(guard.lowestDbm)}.`)
   return read
+}
+
+/** A figure no bench has, but its negative does: the sign was left out. */
+function withoutSign(body: string, refused: ParseRefusal, guard: LevelGuard): ParseRefusal {
+  const turned = inGeneratorsTerms(`-${body}`, guard)
+  const isLevel = turned.ok && turned.levelDbm >= guard.lowestDbm && turned.levelDbm <= guard.secondLookDbm
+  return isLevel ? refusal(`${refused.message} A sign left out?`, [`-${body}`]) : refused
 }
 
 /** A bare number is what the generator shows; a voltage without a word is what its label means. */

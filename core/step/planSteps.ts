@@ -52,10 +52,7 @@ export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): St
 
 function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   const chains = chainsForStation(set, wanted.stationId, wanted.roles, context)
-  const connected = Object.values(chains).flatMap((id): RadioSetting[] => {
-    const name = chainName(id, context)
-    return name === null ? [] : [{ id: 'chain', words: `Chain “${name}” connected` }]
-  })
+  const connected = connectedSetting(chains, context)
   const places = placesOf(
     context.derive(set, 'places', () => stepPlaces(set)),
     wanted,
@@ -91,6 +88,15 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       needsFullSupply: wanted.needsFullSupply ?? false,
     }
   })
+}
+
+/** The chains that are to be connected, in one line. */
+function connectedSetting(chains: Step['chains'], context: Context): RadioSetting[] {
+  const names = Object.values(chains).flatMap(id => chainName(id, context) ?? [])
+  const [only] = names
+  if (only === undefined) return []
+  const quoted = names.map(name => `“${name}”`).join(', ')
+  return [{ id: 'chain', words: names.length === 1 ? `Chain ${quoted} connected` : `Connected: ${quoted}` }]
 }
 
 /** A generator on the socket: the radio hears. */

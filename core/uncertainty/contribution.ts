@@ -18,7 +18,17 @@ export type Distribution =
 
 /** Families under which contributions are shown together. */
 export type ContributionGroup =
-  'instrument' | 'resolution' | 'part' | 'mismatch' | 'floor' | 'steps' | 'repeats' | 'reference' | 'estimate'
+  | 'instrument'
+  | 'resolution'
+  | 'part'
+  | 'mismatch'
+  | 'floor'
+  | 'steps'
+  | 'stepping'
+  | 'curve'
+  | 'repeats'
+  | 'reference'
+  | 'estimate'
 
 /** One line of an uncertainty budget, in the unit of its budget: the true value less the stated one. */
 export interface Contribution {

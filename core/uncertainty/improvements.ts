@@ -84,6 +84,10 @@ function betterThan(
       }
     case 'steps':
       return { words: 'A finer trace, or a zoom on the peak', change: one => scaled(one, 0.06) }
+    case 'stepping':
+      return { words: `${first.label}: half of it, in finer steps`, change: one => scaled(one, 0.5) }
+    case 'curve':
+      return { words: 'More readings near the mark', change: one => scaled(one, 0.5) }
     case 'reference':
       return {
         words: `${first.label}: a better reference, or one checked against a known signal`,

@@ -79,7 +79,7 @@ describe('the list of keys', () => {
 describe('places', () => {
   it('are grouped: what is prepared first, the outcome last', () => {
     const groups = [...new Set(places().map(({ group }) => group))]
-    expect(groups).toEqual(['prepare', 'transmit', 'whole', 'outcome'])
+    expect(groups).toEqual(['prepare', 'transmit', 'receive', 'whole', 'outcome'])
     // Groups stand together: none is left and entered again.
     const changes = places().filter((place, i, all) => i > 0 && all[i - 1]!.group !== place.group)
     expect(changes).toHaveLength(groups.length - 1)

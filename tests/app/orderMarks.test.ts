@@ -40,11 +40,12 @@ describe('marks of the order of work', () => {
     expect(read.find(({ id }) => id === 'whole')?.count).toBe('–')
   })
 
-  it('leave out a group without places', () => {
+  it('stand in the order of work', () => {
     const { review } = demoReview()
     expect(groupsOf(marksFor(review)).map(({ id }) => id)).toEqual([
       'prepare',
       'transmit',
+      'receive',
       'whole',
       'outcome',
     ])

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  type ReceiverMethod,
   type CarrierFacts,
   evaluateLimit,
   evaluateScalar,
@@ -117,10 +118,22 @@ const scalars: [
   ['good-practice', 'hysteresis', 155, 2, 'dB'],
 ]
 
+/** By which way of measuring the ETSI standards ask for a receiver’s figure (limits.md, from memory). */
+const METHODS: Partial<Record<string, ReceiverMethod>> = {
+  sensitivity: 'sinad-20-psophometric',
+  'adjacent-selectivity': 'en-300-086',
+  blocking: 'en-300-086',
+}
+
 describe('the other figures, recalled', () => {
   it.each(scalars)('%s, %s on %d MHz: %d %s', (book, about, mhz, value, unit, more) => {
     expect(
-      evaluateScalar(rulebookById(book), about, { frequencyHz: mhz * 1e6, powerW: 4, ...more }),
+      evaluateScalar(rulebookById(book), about, {
+        frequencyHz: mhz * 1e6,
+        powerW: 4,
+        ...(METHODS[about] && { method: book === 'good-practice' ? 'sinad-12' : METHODS[about] }),
+        ...more,
+      }),
     ).toMatchObject({ kind: 'scalar', limit: { value, unit } })
   })
   // ETSI: adjacent channel power 60 and 70 dB, not below 0.2 µW
@@ -137,6 +150,15 @@ describe('the other figures, recalled', () => {
     expect(at(12.5e3, 5)).toBeCloseTo(W(5) - 60, 6)
     expect(at(25e3, 25)).toBeCloseTo(W(25) - 70, 6)
     expect(at(25e3, 0.5)).toBeCloseTo(W(0.2e-6), 6)
+  })
+  // Two quantities, never compared (receivers.md, section 5).
+  it('a receiver’s figure that was come by otherwise is no figure in that law', () => {
+    const at = (method: ReceiverMethod) =>
+      evaluateScalar(rulebookById('eu-land-mobile'), 'sensitivity', { frequencyHz: 155e6, powerW: 4, method })
+        .kind
+    expect(at('sinad-20-psophometric')).toBe('scalar')
+    expect(at('sinad-20')).toBe('no-figure')
+    expect(at('sinad-12')).toBe('no-figure')
   })
   // What was recalled too vaguely gives no verdict (limits.md, preface)
   it.each([

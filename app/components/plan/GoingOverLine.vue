@@ -29,6 +29,9 @@ const stateWords = computed(() => {
 summary {
   cursor: pointer;
 }
+summary .small {
+  margin-left: 10px;
+}
 ul {
   margin: 4px 0 0;
   padding-left: 20px;

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { printMhzFigure } from '#core/quantity'
-import { rangeWords, valueWords } from '#core/judging'
-import type { SeenLevel } from '#core/review'
-import AppliedFields from '../fields/AppliedFields.vue'
-import { isRead, type Kept, needsChain, seenMark, type Slot, type SlotResult, stepReach } from '#core/step'
+import { isRead, type Kept, seenMark, type Slot, type SlotResult } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
+import type { SlotRow } from '~/composables/useSlotRows'
 
 /** The figures of a step, each with its field, what it comes to, its margin and its verdict. */
 const {
@@ -21,99 +18,17 @@ const {
   locked?: boolean
 }>()
 const focusSlotId = defineModel<string | null>('focusSlotId', { default: null })
-const store = useReviewStore()
 const ui = useUiStore()
 const table = useTemplateRef<HTMLElement>('table')
+const entries = new Map<string, { keepFigure: (figure: Omit<Kept, 'slotId'>) => void }>()
 
 const { station, step, bareUnit } = run
-/** Shown and compared, never judged: no margin to draw. */
-const onlyObserved = station.verdicts === 'observed'
-const isTyped = ({ field }: Slot) => field.as === 'level' || field.as === 'figure'
+const { rows, onlyObserved } = useSlotRows(run, () => ({ slots, proposed, locked }))
 const hasApplied = computed(() => slots.some(({ slot }) => slot.applied))
-const canBeRead = (slot: Slot) =>
-  store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
-/** A level has to come through a chain, and so has what a generator is set to. */
-function missesChain({ field, role, applied = [] }: Slot): boolean {
-  const place = step.value
-  if (!place || !needsChain(place)) return false
-  const wanted = [...(field.as === 'level' && role !== null ? [role] : []), ...applied.map(one => one.role)]
-  return wanted.some(one => (place.chains[one] ?? null) === null)
-}
-
-interface Row {
-  result: SlotResult
-  slot: Slot
-  kept: ReturnType<typeof keptIn>
-  entry: 'mark' | 'field' | 'derived' | 'out-of-reach'
-  proposed: Readonly<Record<string, number>>
-  label: string
-  value: string
-  range: string
-  observed: boolean
-  why: string | undefined
-  disabled: boolean
-}
-
-function keptIn(slot: Slot) {
-  return (step.value && store.context?.readingsOf(step.value).get(slot.id)) ?? null
-}
-
-function entryOf(result: SlotResult): Row['entry'] {
-  if (result.slot.field.as === 'derived') return 'derived'
-  if (!isTyped(result.slot)) return 'mark'
-  return isRead(result) || canBeRead(result.slot) ? 'field' : 'out-of-reach'
-}
-
-const rows = computed<Row[]>(() =>
-  slots.map(result => {
-    const { slot, verdict } = result
-    const range = isRead(result) ? rangeWords(result) : '–'
-    return {
-      result,
-      slot,
-      kept: keptIn(slot),
-      entry: entryOf(result),
-      proposed: proposed[slot.id] ?? {},
-      label:
-        slot.field.as === 'level' ? `${slot.label}, ${printMhzFigure(slot.frequencyHz)} MHz` : slot.label,
-      value: slot.field.as === 'mark' ? '' : valueWords(result),
-      range: range === '–' ? '' : range,
-      observed: onlyObserved || verdict.state === 'observation',
-      why: verdict.why ?? undefined,
-      disabled: store.readOnly || locked || missesChain(slot),
-    }
-  }),
-)
 
 function keep(slot: Slot, kept: Kept): void {
-  const applied = slot.applied ? appliedIn(slot) : {}
-  if (applied === null) {
-    ui.sayProblem('Type what the generator is set to first: a figure without its level says nothing.')
-    return
-  }
   const here = isHere(slot.id)
-  if (run.keep([{ ...kept, applied }], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
-}
-
-const appliedFields = new Map<string, InstanceType<typeof AppliedFields>>()
-
-function holdApplied(slotId: string, fields: unknown): void {
-  if (fields) appliedFields.set(slotId, fields as InstanceType<typeof AppliedFields>)
-  else appliedFields.delete(slotId)
-}
-
-/** What the generators of a slot are set to; null where that is not known. */
-function appliedIn({ id }: Slot) {
-  return appliedFields.get(id)?.levels() ?? null
-}
-
-/** The level of a reading that stands was put right. */
-function changeApplied(row: Row, applied: Record<string, SeenLevel>): void {
-  if (row.kept)
-    run.keep(
-      [{ slotId: row.slot.id, text: row.kept.text, seen: row.kept.seen, applied }],
-      `the level at ${row.slot.label}`,
-    )
+  if (run.keep([kept], `the reading ${kept.text} at ${slot.label}`) && here) goOn(slot.id)
 }
 
 function mark(slot: Slot, value: boolean | null): void {
@@ -127,17 +42,17 @@ function isHere(slotId: string): boolean {
 
 /** To the next field below; after the last one it says where to go. */
 function goOn(slotId: string): void {
-  const at = rows.value.findIndex(({ slot }) => slot.id === slotId)
-  const next = nextBehind(at)
+  const next = nextBehind(slotId)
   if (next) focusField(next.slot.id)
   else ui.say(isLastStep() ? LAST_WORDS : NEXT_WORDS)
 }
 
-/** The next field below: what is asked for, or a proposed one; what is only wished is passed over. */
-function nextBehind(at: number): Row | undefined {
+/** The next field below. Where levels are proposed, what is only wished is passed over. */
+function nextBehind(slotId: string): SlotRow | undefined {
+  const at = rows.value.findIndex(({ slot }) => slot.id === slotId)
   const below = rows.value.slice(at + 1).filter(({ entry }) => entry === 'field')
   if (!hasApplied.value) return below[0]
-  return below.find(({ slot, proposed: offers }) => !slot.optional || Object.keys(offers).length > 0)
+  return below.find(({ slot }) => !slot.optional || slot.kind.is === 'point')
 }
 
 const NEXT_WORDS = 'All within reach is in. N goes to the next step.'
@@ -164,13 +79,15 @@ function inputOf(slotId: string): HTMLInputElement | null {
   return inputs?.[isProposed ? inputs.length - 1 : 0] ?? null
 }
 
-function focusFigure(slotId: string): void {
-  const inputs = table.value?.querySelectorAll<HTMLInputElement>(`[data-slot="${slotId}"] input`)
-  void nextTick(() => inputs?.[inputs.length - 1]?.focus())
+/** The first field that is open: what is asked for or proposed goes before what is wished. */
+function firstOpen(): SlotRow | undefined {
+  const open = rows.value.filter(({ entry, result }) => entry === 'field' && !isRead(result))
+  if (!hasApplied.value) return open[0]
+  return open.find(({ slot }) => !slot.optional || slot.kind.is === 'point') ?? open[0]
 }
 
 function focusNextOpen(): void {
-  const open = rows.value.find(({ entry, result }) => entry === 'field' && !isRead(result)) ?? rows.value[0]
+  const open = firstOpen() ?? rows.value[0]
   if (open) inputOf(open.slot.id)?.focus()
 }
 
@@ -179,12 +96,18 @@ function retake(): void {
   if (last) focusField(last)
 }
 
-/** Keeps a figure that was heard in the next open field that asks for one with a generator’s level. */
+function holdEntry(slotId: string, entry: unknown): void {
+  if (entry) entries.set(slotId, entry as { keepFigure: (figure: Omit<Kept, 'slotId'>) => void })
+  else entries.delete(slotId)
+}
+
+/** Keeps a figure that was heard in the next open field that asks for one beside a generator’s level. */
 function keepNext(figure: Omit<Kept, 'slotId'>): void {
   const open = rows.value.find(
-    ({ slot, result, entry, disabled }) => slot.applied && entry === 'field' && !isRead(result) && !disabled,
+    ({ slot, result, entry, disabled }) =>
+      slot.kind.is === 'point' && entry === 'field' && !isRead(result) && !disabled,
   )
-  if (open) keep(open.slot, { ...figure, slotId: open.slot.id })
+  if (open) entries.get(open.slot.id)?.keepFigure(figure)
   else ui.sayProblem('Nothing is open here to keep it in, or something is to be ticked first.')
 }
 
@@ -212,7 +135,9 @@ defineExpose({ focusNextOpen, retake, keepNext })
         >
           <th scope="row">
             {{ row.slot.label }}
-            <span v-if="row.slot.optional && !row.kept" class="small quiet">if wished</span>
+            <span v-if="row.slot.optional && !row.kept && row.entry !== 'derived'" class="small quiet"
+              >if wished</span
+            >
           </th>
           <td class="right entry" :data-slot="row.slot.id">
             <VCheckbox
@@ -225,33 +150,22 @@ defineExpose({ focusNextOpen, retake, keepNext })
             />
             <span v-else-if="row.entry === 'out-of-reach'" class="small quiet">out of reach</span>
             <span v-else-if="row.entry === 'derived'" class="small quiet">worked out</span>
-            <div v-else class="fields">
-              <AppliedFields
-                v-if="row.slot.applied"
-                :ref="fields => holdApplied(row.slot.id, fields)"
-                :key="`${step?.set.id}|${step?.id}|applied`"
-                :fields="row.slot.applied"
-                :reading="row.kept"
-                :proposed="row.proposed"
-                :disabled="row.disabled"
-                @changed="changeApplied(row, $event)"
-                @go-on="focusFigure(row.slot.id)"
-                @focused="focusSlotId = row.slot.id"
-              />
-              <SlotField
-                :key="`${step?.set.id}|${step?.id}`"
-                :target="row.slot"
-                :reading="row.kept"
-                :bare-unit="bareUnit"
-                :label="row.label"
-                :disabled="row.disabled"
-                @draft="run.showDraft"
-                @keep="keep(row.slot, $event)"
-                @go-on="goOn(row.slot.id)"
-                @go-back="goBack(row.slot.id)"
-                @focused="focusSlotId = row.slot.id"
-              />
-            </div>
+            <SlotEntry
+              v-else
+              :ref="entry => holdEntry(row.slot.id, entry)"
+              :key="`${step?.set.id}|${step?.id}`"
+              :target="row.slot"
+              :reading="row.kept"
+              :proposed="row.proposed"
+              :bare-unit="bareUnit"
+              :label="row.label"
+              :disabled="row.disabled"
+              @draft="run.showDraft"
+              @keep="keep(row.slot, $event)"
+              @go-on="goOn(row.slot.id)"
+              @go-back="goBack(row.slot.id)"
+              @focused="focusSlotId = row.slot.id"
+            />
           </td>
           <td class="right figure">
             {{ row.value }} <span v-if="row.range" class="small quiet">{{ row.range }}</span>
@@ -266,86 +180,4 @@ defineExpose({ focusNextOpen, retake, keepNext })
   </div>
 </template>
 
-<style scoped>
-.slots tbody th {
-  font-weight: 600;
-  color: var(--ink);
-  font-size: 15px;
-  border-bottom: 1px solid var(--line);
-  padding: 4px 8px;
-  text-align: left;
-  min-width: 130px;
-}
-.slots td {
-  padding: 4px 7px;
-  height: 43px;
-  white-space: nowrap;
-}
-.slots td.word {
-  white-space: normal;
-  min-width: 150px;
-}
-.entry {
-  width: 150px;
-}
-.entry :deep(input[type='text']) {
-  min-width: 116px;
-}
-.wide .entry {
-  width: 170px;
-}
-.wide .entry :deep(input[type='text']) {
-  min-width: 158px;
-  font-size: 15px;
-  padding: 0 6px;
-}
-.slots td:nth-child(3) {
-  white-space: normal;
-}
-.slots td:nth-child(3) .small {
-  white-space: nowrap;
-}
-.wide td.word {
-  min-width: 130px;
-}
-.wide .strip-cell {
-  min-width: 84px;
-}
-.fields {
-  display: flex;
-  gap: 6px;
-  justify-content: flex-end;
-}
-.paired .entry {
-  width: 240px;
-}
-.paired .entry :deep(input[type='text']) {
-  min-width: 104px;
-  width: 112px;
-  font-size: 16px;
-}
-.here {
-  background: rgba(var(--v-theme-inside-wash), 0.5);
-}
-@media (max-width: 700px) {
-  .slots thead {
-    display: none;
-  }
-  .slots tbody tr {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 150px;
-    align-items: center;
-    border-bottom: 1px solid var(--line);
-    padding: 4px 0;
-  }
-  .slots tbody th,
-  .slots td {
-    border-bottom: 0;
-    height: auto;
-    width: auto;
-  }
-  .slots td:nth-child(3) {
-    text-align: left;
-  }
-}
-</style>
+<style scoped src="./slotTable.css"></style>

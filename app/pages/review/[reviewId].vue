@@ -30,9 +30,11 @@ const crumbs = computed(() =>
       ]
     : [],
 )
+/** What feeds the radio matters where it is keyed. */
+const showsSupply = computed(() => set.value !== null && !wide.value && stepInHand.value?.work !== 'hears')
 const lamps = computed(() => [
   ...heat.value,
-  ...lampsFrom(checks.value, set.value && !wide.value ? set.value.supplyNow : null),
+  ...lampsFrom(checks.value, showsSupply.value ? set.value!.supplyNow : null),
 ])
 const keyUp = computed(() => {
   switch (worstSeverity(checks.value)) {

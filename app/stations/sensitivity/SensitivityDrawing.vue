@@ -78,7 +78,6 @@ const spoken = computed(() => {
     :spoken="spoken"
     caption="How well it hears"
     note="the thin band is the 95 % range of the curve; ○ the level to set next"
-    tall
     :nothing="hearing?.points.length ? '' : 'Nothing to draw yet: it grows with every reading.'"
   />
 </template>

@@ -176,8 +176,8 @@ useKeys({ l: toggle, k: () => keep() })
   color: var(--outside);
 }
 .choice {
-  max-width: 250px;
-  min-width: 170px;
+  max-width: 190px;
+  min-width: 150px;
 }
 .short {
   max-width: 120px;

@@ -70,13 +70,20 @@ function linesOf(step: Step, generator: SignalGenerator, given: RatioCase): Diff
     {
       id: 'criterion',
       label: 'Finding the criterion again',
+      group: 'stepping',
       halfWidth: CRITERION_DB,
       assumed: true,
     },
-    { id: 'interferer-step', label: 'Step of the interferer', halfWidth: generator.resolution / 2 },
+    {
+      id: 'interferer-step',
+      label: 'Step of the interferer',
+      group: 'stepping',
+      halfWidth: generator.resolution / 2,
+    },
     {
       id: 'filter-slope',
       label: `Frequency of the interferer, ±${Math.round(offHz)} Hz on the slope of the filter`,
+      group: 'reference',
       halfWidth: given.slopeDbPerHz * offHz,
       assumed: true,
     },

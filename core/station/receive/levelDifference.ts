@@ -6,6 +6,7 @@ import { budget, contribution, type Contribution, type Distribution } from '../.
 export interface DifferenceLine {
   id: string
   label: string
+  group: Contribution['group']
   halfWidth: number
   distribution?: Distribution
   assumed?: boolean
@@ -36,9 +37,7 @@ export function levelDifference(
       .map(one => ({ ...one, id: `reference:${one.id}`, label: `${one.label}, reference` })),
     ...given.lines
       .filter(({ halfWidth }) => halfWidth > 0)
-      .map(line =>
-        contribution({ group: 'estimate', distribution: line.distribution ?? 'rectangular', ...line }),
-      ),
+      .map(line => contribution({ distribution: line.distribution ?? 'rectangular', ...line })),
   ]
   return {
     value: first.value - second.value,

@@ -1,6 +1,6 @@
 import { verdictWithout } from '../../decision'
 import { printDb, printNumber, printPercent } from '../../quantity'
-import type { Judgement, SlotResult } from '../../step'
+import type { ClaimJudgement, Judgement, SlotResult } from '../../step'
 import type { InterfererRatio } from './interfererRatio'
 
 /**
@@ -15,10 +15,7 @@ export function asLowerBound(result: SlotResult, { ceiling, found }: InterfererR
       ? { ...one, verdict: { ...one.verdict, isBound: true } }
       : { ...one, verdict: verdictWithout('not-covered', why), words }
   const each = result.each.map(careful)
-  const claim =
-    result.claim && result.claim.verdict.state !== 'inside'
-      ? { ...result.claim, verdict: verdictWithout('not-covered', why), words }
-      : result.claim
+  const claim = result.claim && carefulClaim(result.claim, { why, words })
   const isInside = result.verdict.state === 'inside'
   const isSilent = result.verdict.state === 'no-figure' || result.verdict.state === 'observation'
   return {
@@ -29,6 +26,12 @@ export function asLowerBound(result: SlotResult, { ceiling, found }: InterfererR
     words: isInside ? result.words.replace(' by ', ' by at least ') : words,
     notes: [why, ...result.notes],
   }
+}
+
+function carefulClaim(claim: ClaimJudgement, instead: { why: string; words: string }): ClaimJudgement {
+  return claim.verdict.state === 'inside'
+    ? { ...claim, verdict: { ...claim.verdict, isBound: true } }
+    : { ...claim, verdict: verdictWithout('not-covered', instead.why), words: instead.words }
 }
 
 /** What the interferer’s noise does, in words. */

@@ -54,7 +54,14 @@ const changed = (instrument: Instrument, by: number): Instrument => {
     case 'spectrum-analyser':
       return { ...instrument, amplitudeAccuracyDb: by, flatnessDb: null, floorDbm: -95 - by }
     case 'power-meter':
+    case 'ac-voltmeter':
       return { ...instrument, accuracyPercent: 1 + by }
+    case 'signal-generator':
+      return { ...instrument, levelAccuracyDb: by, reverseW: by / 100 }
+    case 'audio-meter':
+      return { ...instrument, sinadDb: by }
+    case 'antenna-analyser':
+      return { ...instrument, directivityDb: 20 + by }
   }
 }
 

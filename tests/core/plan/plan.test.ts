@@ -40,6 +40,10 @@ describe('the run', () => {
       'deviation',
       'frequency',
       'bandwidth',
+      'sensitivity',
+      'squelch',
+      'neighbour',
+      'strong-signals',
     ])
   })
 
@@ -53,7 +57,8 @@ describe('the run', () => {
 
   it('re-cables less than going radio by radio, and turns no more knobs', () => {
     expect(run.costs.recablings).toBeLessThan(run.naive.recablings / 2)
-    expect(run.costs.radioChanges).toBeLessThanOrEqual(run.naive.radioChanges + 20)
+    // Each radio is put on each chain once.
+    expect(run.costs.radioChanges).toBeLessThanOrEqual(run.costs.recablings * context.review.sets.length)
     expect(run.costs.knobTurns).toBeLessThanOrEqual(run.naive.knobTurns)
     expect(run.ownOrder).toBe(false)
   })

@@ -10,8 +10,9 @@ import { spelledOut } from '../../support/spelledOut'
 function holds({ slot, state, reading, found, verdict, each, claim, limit }: SlotResult, station: Station) {
   expect(slot.role === null || slot.role in station.roles).toBe(true)
   expect(state === 'read').toBe(reading !== null)
-  if (reading) expect(reading.seen.as).toBe(slot.field.as === 'level' ? 'level' : 'figure')
-  else expect(verdict.state).toBe('not-covered')
+  if (!reading) expect(verdict.state).toBe('not-covered')
+  else if (slot.field.as !== 'derived')
+    expect(reading.seen.as).toBe(slot.field.as === 'level' ? 'level' : 'figure')
   // Budget, verdict and figure are in one unit; a level’s differences are in dB.
   if (found) expect(found.budget.unit).toBe(differenceUnit(found.unit))
   for (const judged of [...each, ...(claim ? [claim] : [])])
@@ -19,6 +20,8 @@ function holds({ slot, state, reading, found, verdict, each, claim, limit }: Slo
   // A verdict with a margin comes from one of the judgements, not from nowhere.
   if (verdict.margin !== null)
     expect([...each.map(one => one.verdict), claim?.verdict]).toContainEqual(verdict)
+  // What is worked out says what it rests on, or what is missing.
+  if (slot.field.as === 'derived') expect(verdict.why ?? found).not.toBeNull()
   if (limit && reading && each.length > 0) expect(each.map(one => one.limit)).toContain(limit)
   if (station.verdicts === 'observed') expect(['observation', 'not-covered']).toContain(verdict.state)
 }

@@ -36,6 +36,10 @@ const selectedInstrument = computed(() => {
 
 /** Opens the editor of a part or an instrument; a second press closes it. */
 function select(kind: 'part' | 'instrument', id: string): void {
+  const joins = chain.value?.joins
+  const isOwn = kind === 'instrument' || chain.value?.parts.some(part => part.id === id)
+  // A part of the path this one joins is changed where it stands.
+  if (joins && !isOwn) chainId.value = joins.chainId
   selected.value = selected.value?.id === id ? null : { kind, id }
 }
 
@@ -86,6 +90,13 @@ function removePart(): void {
   if (!chain.value || !selectedPart.value) return
   edits.removePart(chain.value.id, selectedPart.value)
   selected.value = null
+}
+
+/** Parts that are the joined path’s stand in front, and are not moved from here. */
+function moveTo(partId: string, to: number): void {
+  if (!chain.value || !chain.value.parts.some(({ id }) => id === partId)) return
+  const shared = (standingChain.value?.parts.length ?? 0) - chain.value.parts.length
+  edits.movePart(chain.value.id, partId, Math.max(0, to - shared))
 }
 
 function movePart(by: number): void {
@@ -194,7 +205,7 @@ function chooseChain(id: string | null): void {
         :alarm-parts="alarmParts"
         @select="select('part', $event)"
         @select-instrument="selectInstrument"
-        @move="(partId, to) => edits.movePart(chain!.id, partId, to)"
+        @move="moveTo"
       />
 
       <PartEditor
@@ -262,21 +273,12 @@ function chooseChain(id: string | null): void {
       </div>
     </div>
 
-    <section v-if="review.instruments.length" class="sheet block" aria-labelledby="instruments">
-      <h2 id="instruments">Instruments</h2>
-      <div class="row">
-        <VBtn
-          v-for="item in review.instruments"
-          :key="item.id"
-          size="small"
-          :variant="selectedInstrument?.id === item.id ? 'flat' : 'outlined'"
-          :color="selectedInstrument?.id === item.id ? 'primary' : undefined"
-          :aria-pressed="selectedInstrument?.id === item.id"
-          @click="select('instrument', item.id)"
-          >{{ item.name }}</VBtn
-        >
-      </div>
-    </section>
+    <InstrumentList
+      v-if="review.instruments.length"
+      :instruments="review.instruments"
+      :chosen-id="selectedInstrument?.id ?? null"
+      @choose="select('instrument', $event)"
+    />
   </div>
 </template>
 

@@ -100,7 +100,7 @@ function walkResult(step: Step, slot: Slot, context: Context): SlotResult {
       own: [
         {
           id: 'walk-step',
-          group: 'steps',
+          group: 'stepping',
           label: 'Half a step of the walk',
           distribution: 'rectangular',
           halfWidth: WALK_STEP_HZ / 2,

@@ -19,7 +19,7 @@ export function criterionFound(level: CriterionLevel, points: readonly ReadPoint
     ...ofPath.contributions,
     contribution({
       id: CURVE_LINE,
-      group: 'estimate',
+      group: 'curve',
       label: 'Reading the curve',
       distribution: 'normal',
       halfWidth: 2 * level.standardUncertaintyDb,

@@ -28,7 +28,7 @@ import { judgedDerived, openDerived } from '../derivedResult'
 import { GENERATOR } from '../paths'
 import { criterionFound } from './criterionFound'
 import { hearingFilter } from './plan'
-import { hearingOf } from './points'
+import { familyOf, hearingOf } from './points'
 
 /** A leak check within this of the SINAD with the cable on: the figure is not the radio’s, dB. */
 const LEAK_DB = 1
@@ -177,7 +177,7 @@ function summaryOf(slots: readonly SlotResult[]) {
 function questionsOf(step: Step, slots: readonly SlotResult[], context: Context): Question[] {
   const { points, stale, curves, best } = hearingOf(step, context)
   const ask = (slotId: string, words: string): Question => ({ slotId, words })
-  const stray = strayPoint(points, curves)
+  const stray = strayPoint(points, curves, familyOf(step))
   const firstOff = 'f0'
   return [
     ...(best.kind === 'flat'

@@ -132,7 +132,7 @@ function stepLine(
 ): Contribution {
   return contribution({
     id: `step:${edge}`,
-    group: 'steps',
+    group: 'stepping',
     label: `Stepped by hand, ${edge}`,
     distribution: 'rectangular',
     halfWidth: stepDb / 2,

@@ -94,7 +94,7 @@ function stepLines(reading: LevelReading, context: Context): Contribution[] {
   return ['before', 'after'].map(moment =>
     contribution({
       id: `step:${moment}`,
-      group: 'steps',
+      group: 'stepping',
       label: `Step of the generator, ${moment}`,
       distribution: 'rectangular',
       halfWidth: stepDb / 2,
