@@ -15,7 +15,8 @@ export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>
         if (isTyping(event) && !keys.includes('$mod')) return
         const sequence = keys.includes(' ')
         if (!sequence && event.timeStamp - wentAt < GO_MS && /^[a-z]$/i.test(keys)) return
-        if (sequence) wentAt = -Infinity
+        // Plain keys bound elsewhere see this same key after: it is spent once all have seen it.
+        if (sequence) setTimeout(() => (wentAt = -Infinity))
         run(event)
       },
     ]),

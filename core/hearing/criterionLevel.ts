@@ -76,16 +76,22 @@ export function strayPoint(
     const others = points.filter(other => other !== point)
     const left = possibleCurves(others, family)
     const misfit = others.reduce((sum, other) => sum + timesOff(other, offCurve(other, left)) ** 2, 0)
-    return { index, misfit, offDb: offCurve(point, left) }
+    return { index, misfit, offDb: offCurve(point, left), spreadDb: spreadAt(point, left) }
   })
-  const { index, offDb } = without.reduce((a, b) => (b.misfit < a.misfit ? b : a))
-  return timesOff(points[index]!, offDb) > STRAY ? { index, offDb } : null
+  const { index, offDb, spreadDb } = without.reduce((a, b) => (b.misfit < a.misfit ? b : a))
+  return timesOff(points[index]!, offDb, spreadDb) > STRAY ? { index, offDb } : null
 }
 
 function offCurve({ levelDbm, sinadDb }: CurvePoint, curves: readonly PossibleCurve[]): number {
   return sinadDb - curves.reduce((sum, curve) => sum + sinadAt(curve, levelDbm), 0) / curves.length
 }
 
-function timesOff({ scatterDb }: CurvePoint, offDb: number): number {
-  return Math.abs(offDb) / Math.hypot(scatterDb, CURVE_DB)
+/** How far apart the curves are at a reading: beyond the others they know little. */
+function spreadAt({ levelDbm }: CurvePoint, curves: readonly PossibleCurve[]): number {
+  const heights = curves.map(curve => sinadAt(curve, levelDbm)).sort((a, b) => a - b)
+  return (quantile(heights, 0.975) - quantile(heights, 0.025)) / 2
+}
+
+function timesOff({ scatterDb }: CurvePoint, offDb: number, spreadDb = 0): number {
+  return Math.abs(offDb) / Math.hypot(scatterDb, CURVE_DB, spreadDb)
 }

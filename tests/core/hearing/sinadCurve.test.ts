@@ -8,6 +8,33 @@ import { criterionLevel, type CurvePoint, possibleCurves, strayPoint } from '#co
 const logistic = (dbm: number) => 36 / (1 + Math.exp(-(dbm + 117) / 4))
 const where = (db: number) => -117 - 4 * Math.log(36 / db - 1)
 
+/** Abramowitz and Stegun, 7.1.26: the complementary error function to 1.5e-7. */
+function erfc(x: number): number {
+  const t = 1 / (1 + 0.3275911 * x)
+  const sum = [0.254829592, -0.284496736, 1.421413741, -1.453152027, 1.061405429]
+  return sum.reduceRight((total, a) => (total + a) * t, 0) * Math.exp(-x * x)
+}
+
+/**
+ * Clicks by the error function (Rice 1963, from memory), noise above the threshold, distortion at 32 dB:
+ * written apart from the product's own family of curves.
+ */
+function fm(dbm: number): number {
+  const ratio = 10 ** ((dbm + 127) / 10)
+  const noise = 1 / (5 * ratio) + 5 * erfc(Math.sqrt(ratio)) + 10 ** -3.2
+  return 10 * Math.log10(1 + 1 / noise)
+}
+
+function levelOf(db: number): number {
+  let [low, high] = [-140, -100]
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2
+    if (fm(middle) < db) low = middle
+    else high = middle
+  }
+  return high
+}
+
 const points = (levels: readonly number[], off: readonly number[] = []): CurvePoint[] =>
   levels.map((levelDbm, i) => ({
     levelDbm,
@@ -16,7 +43,20 @@ const points = (levels: readonly number[], off: readonly number[] = []): CurvePo
   }))
 
 describe('the curve of a receiver', () => {
-  it.each([12, 20, 10])('reads the %d dB mark near where it is', db => {
+  it.each([12, 20, 10])('of clicks and noise: the %d dB mark within its own range', db => {
+    const read = [-126, -123, -120.5, -118, -113, -109].map(levelDbm => ({
+      levelDbm,
+      sinadDb: fm(levelDbm),
+      scatterDb: 0.3,
+    }))
+    const level = criterionLevel(read, possibleCurves(read), db)
+    if (level.kind !== 'level') throw new Error(level.kind)
+    expect(level.lowDbm).toBeLessThan(levelOf(db))
+    expect(level.highDbm).toBeGreaterThan(levelOf(db))
+    expect(level.highDbm - level.lowDbm).toBeLessThan(1.6)
+  })
+
+  it.each([12, 20, 10])('of no FM law at all: the %d dB mark near where it is', db => {
     const read = points([-126, -122, -119, -116, -113])
     const level = criterionLevel(read, possibleCurves(read), db)
     if (level.kind !== 'level') throw new Error(level.kind)
@@ -55,10 +95,13 @@ describe('the curve of a receiver', () => {
   })
 
   it('finds the reading that does not lie on the curve of the others', () => {
-    const read = points([-126, -122, -119, -116, -113], [0, 0, 7, 0, 0])
-    expect(strayPoint(read, possibleCurves(read))).toMatchObject({ index: 2 })
-    const straight = points([-126, -122, -119, -116, -113])
-    expect(strayPoint(straight, possibleCurves(straight))).toBeNull()
+    const levels = [-127, -125, -123, -121, -119, -116, -112]
+    const read = levels.map(levelDbm => ({ levelDbm, sinadDb: fm(levelDbm), scatterDb: 0.3 }))
+    expect(strayPoint(read, possibleCurves(read))).toBeNull()
+    const slipped = read.map((point, i) => (i === 3 ? { ...point, sinadDb: point.sinadDb + 8 } : point))
+    const stray = strayPoint(slipped, possibleCurves(slipped))
+    expect(stray).toMatchObject({ index: 3 })
+    expect(stray!.offDb).toBeGreaterThan(5)
   })
 
   it('a linear receiver rises a decibel for a decibel', () => {

@@ -1,0 +1,104 @@
+import { expect, type Page, test } from '@playwright/test'
+import { fakeCardWav } from './audioFixtures'
+import { DEMO, openDemo, visit } from './support'
+
+/** SINAD of the file the fake sound card plays, by the closed form. */
+const TRUE_SINAD_DB = 13.4
+
+test.use({
+  permissions: ['microphone'],
+  launchOptions: {
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${fakeCardWav(TRUE_SINAD_DB)}`,
+    ],
+  },
+})
+
+async function readyToHear(page: Page): Promise<void> {
+  await openDemo(page)
+  await visit(page, `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
+  const boxes = page.locator('section.over input[type=checkbox]')
+  await expect(boxes.first()).toBeVisible()
+  for (const box of await boxes.all()) await box.check()
+  await page.getByRole('button', { name: 'All seen to: go on' }).click()
+  await expect(page.getByRole('button', { name: 'Listen', exact: true })).toBeVisible()
+}
+
+const shown = async (page: Page) =>
+  Number.parseFloat((await page.getByTestId('sinad-now').textContent()) ?? '')
+
+test('live sound: the figure on screen is the file’s, and is kept with the level that is proposed', async ({
+  page,
+}) => {
+  await readyToHear(page)
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('sinad-now')).toHaveText(/\d/)
+  await expect(page.getByText(/steady for [3-9] s/)).toBeVisible()
+  expect(Math.abs((await shown(page)) - TRUE_SINAD_DB)).toBeLessThan(0.4)
+  await expect(page.getByText(/the tone, (999\.\d|1000\.\d) Hz/)).toBeVisible()
+  await expect(page.getByTestId('input-level')).toContainText('under clipping')
+  // The browser is asked to leave the sound alone, and says that it does.
+  await expect(page.getByTestId('doubts')).toHaveCount(0)
+  await page.keyboard.press('k')
+  await expect(page.locator('[data-slot="p2"]')).toBeVisible()
+  await expect(page.locator('[data-slot="p1"] input').last()).toHaveValue(/^13\.\d$/)
+  await page.getByRole('button', { name: 'Stop listening' }).click()
+  await expect(page.getByTestId('sinad-now')).toHaveCount(0)
+})
+
+test('a device that is unplugged in the middle: told, and what was kept stands', async ({ page }) => {
+  await page.addInitScript(() => {
+    const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices)
+    navigator.mediaDevices.getUserMedia = async wanted => {
+      const stream = await open(wanted)
+      Object.assign(window, { theTrack: stream.getAudioTracks()[0] })
+      return stream
+    }
+  })
+  await readyToHear(page)
+  await page.getByRole('button', { name: 'Listen', exact: true }).click()
+  await expect(page.getByTestId('sinad-now')).toHaveText(/\d/)
+  await page.keyboard.press('k')
+  await expect(page.locator('[data-slot="p2"]')).toBeVisible()
+  await page.evaluate(() =>
+    (window as unknown as { theTrack: EventTarget }).theTrack.dispatchEvent(new Event('ended')),
+  )
+  await expect(page.getByRole('alert').filter({ hasText: 'unplugged' })).toBeVisible()
+  await expect(page.locator('[data-slot="p2"]')).toBeVisible()
+})
+
+test('a sound card at too low a rate, and a browser that keeps working on the sound, are told', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const Plain = window.AudioContext
+    let rate = 6000
+    window.AudioContext = class extends Plain {
+      constructor() {
+        super({ sampleRate: rate })
+        rate = 48_000
+      }
+    }
+    const settings = MediaStreamTrack.prototype.getSettings
+    MediaStreamTrack.prototype.getSettings = function () {
+      return { ...settings.call(this), noiseSuppression: true }
+    }
+  })
+  await readyToHear(page)
+  await page.getByRole('button', { name: 'Listen', exact: true }).click()
+  await expect(page.getByRole('alert').filter({ hasText: '6000 samples a second' })).toBeVisible()
+  await page.getByRole('button', { name: 'Listen', exact: true }).click()
+  await expect(page.getByTestId('sinad-now')).toHaveText(/\d/)
+  await expect(page.getByTestId('doubts')).toContainText('noise reduction on')
+  await expect(page.getByRole('button', { name: /^Keep 1/ })).toBeDisabled()
+  await page.getByRole('button', { name: 'Keep all the same' }).click()
+  await expect(page.locator('[data-slot="p2"]')).toBeVisible()
+})
