@@ -45,7 +45,7 @@ await build({
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
-const PARTS = ['signal', 'welchWorker', 'sinad']
+const PARTS = ['signal', 'welchWorker', 'sinad', 'hearing']
 const bundles = PARTS.map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
 for (const [i, name] of PARTS.entries())
   await build({
@@ -61,6 +61,7 @@ for (const [i, name] of PARTS.entries())
   })
 must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
 must(await run(process.execPath, [bundles[2], root]), 'the share of received audio')
+must(await run(process.execPath, [bundles[3]]), 'the share of what a radio hears')
 for (const file of bundles) rmSync(file)
 
 say('In the browser, from the built application')

@@ -1,12 +1,17 @@
 // npm run coverage-study: 10 000 simulated benches of each kind with known truth; writes docs/coverage.md.
-// node scripts/coverage-study.mjs [benches] [seed]
+// npm run coverage-study -- hearing: the same for what a radio hears; writes docs/coverage-hearing.md.
+// node scripts/coverage-study.mjs [hearing] [benches] [seed]
 import { ensurePackages, must, runTool } from './lib.mjs'
+
+const [first, ...rest] = process.argv.slice(2)
+const script = first === 'hearing' ? 'hearing' : 'coverage'
+const args = first === 'hearing' || first === undefined ? rest : [first, ...rest]
 
 await ensurePackages()
 must(
   await runTool(
     ['tsx', 'dist', 'cli.mjs'],
-    ['--tsconfig', 'core/tsconfig.json', 'scripts/study/coverage.ts', ...process.argv.slice(2)],
+    ['--tsconfig', 'core/tsconfig.json', `scripts/study/${script}.ts`, ...args],
   ),
   'the coverage study',
 )

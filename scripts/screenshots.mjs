@@ -5,6 +5,7 @@ import { ensureBuilt, ensureChromium, ensurePackages, freePort, root, startServe
 
 const DEMO = 'review/demo-fell-race'
 const HIGH = '2m:2m-2:high'
+const TARN = '70cm:70cm-2:high'
 const VIEWS = [
   ['shelf', '', {}],
   ['card', `${DEMO}/card?set=trek-b`, {}],
@@ -14,20 +15,17 @@ const VIEWS = [
   ['carrier-power', `${DEMO}/carrier-power?set=trek-b&step=carrier-power:${HIGH}`, {}],
   ['harmonics', `${DEMO}/harmonics?set=trek-b&step=harmonics:${HIGH}&slot=x3`, {}],
   ['power-over-time', `${DEMO}/power-over-time?set=trek-b&step=power-over-time:${HIGH}`, {}],
-  ['off-air', `${DEMO}/off-air?set=trek-b&step=off-air:${HIGH}`, {}],
   ['deviation', `${DEMO}/deviation?set=tarnwick`, {}],
-  [
-    'recording',
-    `${DEMO}/deviation?set=mini&step=deviation:${HIGH}`,
-    { click: 'Simulated receiver', settleMs: 5000 },
-  ],
-  ['frequency', `${DEMO}/frequency?set=trek-a&step=frequency:2m:2m-2:low`, {}],
   [
     'bandwidth-night',
     `${DEMO}/bandwidth?set=tarnwick&step=bandwidth:27mhz:27mhz-2:high`,
     { colorScheme: 'dark' },
   ],
   ['two-tone', `${DEMO}/two-tone?set=tarnwick`, {}],
+  ['sensitivity', `${DEMO}/sensitivity?set=trek-a&step=sensitivity:${TARN}`, { over: true }],
+  ['squelch', `${DEMO}/squelch?set=trek-a&step=squelch:${TARN}`, { over: true }],
+  ['neighbour', `${DEMO}/neighbour?set=trek-a&step=neighbour:${TARN}`, { over: true }],
+  ['strong-signals', `${DEMO}/strong-signals?set=trek-a&step=strong-signals:${TARN}`, { over: true }],
   ['findings', `${DEMO}/findings?set=trek-b`, {}],
   ['report', `${DEMO}/report?set=trek-b`, {}],
   ['tools', 'tools', {}],
@@ -47,7 +45,7 @@ const browser = await chromium.launch({
     '--disable-sync',
   ],
 })
-for (const [name, path, { click = [], settleMs = 800, ...options }] of VIEWS) {
+for (const [name, path, { click = [], over = false, settleMs = 800, ...options }] of VIEWS) {
   const page = await (
     await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })
   ).newPage()
@@ -55,6 +53,11 @@ for (const [name, path, { click = [], settleMs = 800, ...options }] of VIEWS) {
   await page.waitForSelector('.review')
   if (path) await page.goto(address + path)
   await page.waitForTimeout(1500)
+  if (over) {
+    for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
+    await page.getByRole('button', { name: 'All seen to: go on' }).click()
+    await page.waitForTimeout(settleMs)
+  }
   for (const text of [click].flat()) {
     await page.getByRole('button', { name: text }).first().click()
     await page.waitForTimeout(settleMs)

@@ -113,6 +113,7 @@ function markers(palette: ChartPalette, rejections: readonly DrawnRejection[], b
     label: {
       show: true,
       position: 'right',
+      distance: 12,
       color: palette.ink,
       fontSize: 13,
       fontWeight: 'bold',

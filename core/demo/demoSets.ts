@@ -26,10 +26,10 @@ const keepsOut = (ratioDb: number): ReceiverClaim => ({
 /** Chains chosen for carrier power, for harmonics, and for two generators. */
 function through(powerChain: string, harmonicsChain: string): RadioSet['chains'] {
   return {
-    'carrier-power': { instrument: powerChain },
-    harmonics: { instrument: harmonicsChain },
     neighbour: { generator: 'hear-two', interferer: 'hear-other' },
     'strong-signals': { generator: 'hear-two', interferer: 'hear-other' },
+    'carrier-power': { instrument: powerChain },
+    harmonics: { instrument: harmonicsChain },
   }
 }
 

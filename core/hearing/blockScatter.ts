@@ -2,15 +2,15 @@
 const CLICKS: readonly [sinadDb: number, scatterDb: number][] = [
   [0, 0.1],
   [2, 0.15],
-  [7, 0.6],
-  [18, 0.7],
-  [21, 0.45],
+  [7, 0.5],
+  [18, 0.6],
+  [21, 0.4],
   [26, 0.15],
   [40, 0.1],
 ]
 
 /** Sub-blocks tell scatter a little low: they are few, and clicks come in bursts. */
-const FEW_SUB_BLOCKS = 1.15
+const FEW_SUB_BLOCKS = 1.1
 
 /**
  * How far a SINAD read over some seconds is to be believed near the threshold: what its own sub-blocks say, and

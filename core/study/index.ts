@@ -1,3 +1,5 @@
 export { coverageStudy, COVERAGE_DEFAULTS, type CoverageOptions, type CoverageRow } from './coverageStudy'
 export { benchKinds } from './benchKinds'
 export type { BenchKind } from './benchDraws'
+export { hearingStudy, type HearingOptions, type HearingRow } from './hearing/hearingStudy'
+export { hearingKinds } from './hearing/hearingKinds'

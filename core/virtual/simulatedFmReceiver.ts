@@ -1,5 +1,4 @@
 import { convolveEven, lowPass } from '../signal'
-import { gaussian } from './simulatedPath'
 
 /** An FM receiver whose truth is known. */
 export interface SimulatedFmReceiver {
@@ -75,8 +74,11 @@ function atSocket(
   }
   const scale = Math.sqrt((densityMw * sampleRateHz) / 2)
   for (let n = 0; n < length; n++) {
-    re[n]! += scale * gaussian(random)
-    im[n]! += scale * gaussian(random)
+    // Both halves of Box and Muller: one draw, two independent numbers.
+    const size = scale * Math.sqrt(-2 * Math.log(1 - random()))
+    const angle = 2 * Math.PI * random()
+    re[n]! += size * Math.cos(angle)
+    im[n]! += size * Math.sin(angle)
   }
   return { re, im }
 }

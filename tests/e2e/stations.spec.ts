@@ -78,7 +78,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
   await page.keyboard.press('Enter')
   await expect(page.getByText(/It moves by −\d+\sHz/)).toBeVisible()
 
-  await goByFind(page, 'neighb', /Bandwidth and neighbours/)
+  await goByFind(page, 'bandw', /Bandwidth and neighbours/)
   await tabTo(page, /Occupied bandwidth/)
   await page.keyboard.type('8.4')
   await page.keyboard.press('Enter')

@@ -24,6 +24,11 @@ const VIEWS: [name: string, path: string, ready: string][] = [
     'Bandwidth and neighbours',
   ],
   ['two-tone', `${DEMO}/two-tone?set=tarnwick`, 'Two-tone, SSB'],
+  ['going over', `${DEMO}/sensitivity?set=trek-a`, 'Going over to receiving'],
+  ['sensitivity', `${DEMO}/sensitivity?set=c1&step=sensitivity:70cm:70cm-2:low`, 'Sensitivity'],
+  ['squelch', `${DEMO}/squelch?set=c1&step=squelch:70cm:70cm-2:low`, 'Squelch'],
+  ['neighbour', `${DEMO}/neighbour?set=c1`, 'Neighbour channel'],
+  ['strong signals', `${DEMO}/strong-signals?set=c1`, 'Strong signals'],
   ['stress', `${DEMO}/stress?set=c1`, 'Open and short'],
   ['findings', `${DEMO}/findings`, 'What we can say about these radios'],
   ['report', `${DEMO}/report`, 'Report'],
@@ -33,7 +38,15 @@ const VIEWS: [name: string, path: string, ready: string][] = [
 /** From its address, as a link that was kept opens it: each view stands on its own. */
 async function show(page: Page, path: string, heading: string): Promise<void> {
   await page.goto(path)
-  await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+  const over = page.getByRole('button', { name: 'All seen to: go on' })
+  const there = page.getByRole('heading', { name: heading }).first()
+  await expect(there.or(over).first()).toBeVisible()
+  // A radio that was transmitting goes over first, unless that is what is looked at.
+  if ((await over.isVisible()) && !(await there.isVisible())) {
+    for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
+    await over.click()
+  }
+  await expect(there).toBeVisible()
   await page.waitForTimeout(300)
 }
 

@@ -37,11 +37,11 @@ const rows = computed(() =>
 )
 
 function offerText(levelDbm: number | undefined): string {
-  return levelDbm === undefined ? '' : `${printNumber(levelDbm, 1)} dBm`
+  return levelDbm === undefined ? '' : printNumber(levelDbm, 1)
 }
 
 function textOf({ value, unit }: SeenLevel): string {
-  return `${printNumber(value, Math.abs(value) < 10 && unit !== 'dBm' ? 3 : 1)} ${unit}`
+  return unit === 'dBm' ? printNumber(value, 1) : `${printNumber(value, 3)} ${unit}`
 }
 
 function keep(role: string, read: SeenLevel): void {

@@ -12,7 +12,15 @@ function want(id: string, value: boolean | null): void {
     const others = draft.settings.alsoStations.filter(other => other !== id)
     draft.settings.alsoStations = value ? [...others, id] : others
   })
-  if (!value && wanted.value.has(id)) ui.say('Something was read there already, so it stays in the run.')
+  if (!value && wanted.value.has(id)) ui.say(staysWords(id))
+}
+
+/** Why a station stays in the run all the same. */
+function staysWords(id: string): string {
+  const isRead = store.review?.readings.some(({ stationId }) => stationId === id) ?? false
+  return isRead
+    ? 'Something was read there already, so it stays in the run.'
+    : 'The bench has a generator for it, so it stays in the run. Leave its steps out one by one instead.'
 }
 </script>
 
