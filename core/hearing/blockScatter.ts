@@ -2,8 +2,8 @@
 const CLICKS: readonly [sinadDb: number, scatterDb: number][] = [
   [0, 0.1],
   [2, 0.15],
-  [7, 0.5],
-  [18, 0.6],
+  [7, 0.45],
+  [18, 0.5],
   [21, 0.4],
   [26, 0.15],
   [40, 0.1],

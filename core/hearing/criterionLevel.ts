@@ -21,6 +21,13 @@ export interface NoCriterionLevel {
   kind: 'too-few' | 'read-lower' | 'read-higher' | 'never'
 }
 
+/**
+ * Above this a mark may lie on the knee itself, where the law is known less well: so much of level, dB (of the
+ * coverage study).
+ */
+const KNEE_FROM_DB = 15
+const KNEE_DB = 0.3
+
 /** Curves that never reach the mark may be this share of all. */
 const MAY_NEVER_REACH = 0.2
 
@@ -38,13 +45,14 @@ export function criterionLevel(
   if (mean < Math.min(...read) - FURTHEST_BEYOND_DB) return { kind: 'read-lower' }
   if (mean > Math.max(...read) + FURTHEST_BEYOND_DB) return { kind: 'read-higher' }
   const variance = levels.reduce((sum, level) => sum + (level - mean) ** 2, 0) / levels.length
+  const knee = criterionDb > KNEE_FROM_DB ? KNEE_DB : 0
   const slopes = curves.map(curve => sinadAt(curve, mean + 0.25) - sinadAt(curve, mean - 0.25))
   return {
     kind: 'level',
     levelDbm: mean,
-    standardUncertaintyDb: Math.sqrt(variance),
-    lowDbm: quantile(levels, 0.025),
-    highDbm: quantile(levels, 0.975),
+    standardUncertaintyDb: Math.sqrt(variance + knee ** 2),
+    lowDbm: quantile(levels, 0.025) - knee,
+    highDbm: quantile(levels, 0.975) + knee,
     slope: (2 * slopes.reduce((sum, slope) => sum + slope, 0)) / slopes.length,
   }
 }

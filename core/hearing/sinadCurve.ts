@@ -21,7 +21,7 @@ export interface PossibleCurve {
 }
 
 /** What no reading can bring below this, dB: the family of curves is not nature itself. */
-const MODEL_DB = 0.2
+const MODEL_DB = 0.22
 
 /** Curves kept to stand for all that are possible. */
 export const DRAWS = 600
@@ -33,7 +33,8 @@ const LET_GO = 12
 
 /**
  * The curves the readings leave possible, drawn in proportion to how well they agree with them: a monotone
- * family with a threshold, and a ceiling from the receiver's own distortion. The draws are spread evenly over the weights, so the same readings give the same curves.
+ * family with a threshold, and a ceiling from the receiver's own distortion. The draws are spread evenly over
+ * the weights, so the same readings give the same curves.
  * @param points - one reading or more.
  */
 export function possibleCurves(

@@ -16,7 +16,8 @@ export function criterionFound(level: CriterionLevel, points: readonly ReadPoint
   const nearest = nearestPoint(points, level.levelDbm)
   const { budget: ofPath, path, notes } = nearest.found
   const lines = [
-    ...ofPath.contributions,
+    // What a generator is set to is known: its last digit is no doubt of a reading between two settings.
+    ...ofPath.contributions.filter(({ group }) => group !== 'resolution'),
     contribution({
       id: CURVE_LINE,
       group: 'curve',

@@ -58,7 +58,9 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
     budget: budget(
       [
         ...scatterLine(differences),
-        ...(['opening', 'closing'] as const).map(edge => stepLine(edge, { stepDb, isTyped })),
+        ...(['opening', 'closing'] as const).map(edge =>
+          stepLine(edge, { stepDb, isTyped, parted: partedBy(rounds, edge) }),
+        ),
       ],
       context.distributions,
     ),
@@ -126,16 +128,25 @@ function besideTwelve(
   }
 }
 
+/**
+ * By how much rounds part the step: edges that fell on different levels lie within one step independently, and
+ * their mean is known better; edges that always fell on the same one may all lie at the same end of it.
+ */
+function partedBy(rounds: readonly { open: Edge; close: Edge }[], edge: 'opening' | 'closing'): number {
+  const levels = rounds.map(({ open, close }) => (edge === 'opening' ? open : close).levelDbm.toFixed(3))
+  return new Set(levels).size > 1 ? Math.sqrt(rounds.length) : 1
+}
+
 function stepLine(
   edge: 'opening' | 'closing',
-  { stepDb, isTyped }: { stepDb: number; isTyped: boolean },
+  { stepDb, isTyped, parted = 1 }: { stepDb: number; isTyped: boolean; parted?: number },
 ): Contribution {
   return contribution({
     id: `step:${edge}`,
     group: 'stepping',
     label: `Stepped by hand, ${edge}`,
     distribution: 'rectangular',
-    halfWidth: stepDb / 2,
+    halfWidth: stepDb / 2 / parted,
     assumed: !isTyped,
   })
 }
