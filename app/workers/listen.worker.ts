@@ -16,6 +16,8 @@ export interface Heard {
   /** Mean of the seconds since something was changed. */
   steady: { sinadDb: number; standardUncertaintyDb: number; seconds: number } | null
   toneHz: number | null
+  /** Everything through the filter, dB of full scale. */
+  totalDb: number
   /** Shares of the whole: tone, distortion, noise. */
   shares: { tone: number; distortion: number; noise: number } | null
   /** Largest sample, dB of full scale. */
@@ -51,6 +53,7 @@ function heardOf({ block, steady, peak }: LiveReport): Heard {
     sinadDb: parts?.sinadDb ?? null,
     steady,
     toneHz: parts?.toneHz ?? null,
+    totalDb: Math.max(SILENT_DB, 10 * Math.log10(Math.max(block.totalPower, 1e-12))),
     shares: parts && {
       tone: parts.signalPower / whole,
       distortion: parts.distortionPower / whole,

@@ -1,3 +1,4 @@
+import { receiverClaimWords } from '../hearing'
 import type { Context } from '../context'
 import type { ReportBlock, ReportSection } from '../document'
 import { printClaimW, printMhz } from '../quantity'
@@ -37,6 +38,9 @@ export function setSection(set: RadioSet, context: Context, index: number): Repo
 function card(set: RadioSet): ReportBlock {
   const battery = checkBatteryLabel(set.battery)
   const claims = set.bands.map(band => `${band.name}: ${claimsOf(band, set.levels).join(', ')}`)
+  const receives = set.bands.flatMap(band =>
+    band.receives.map(claim => `${band.name}: ${receiverClaimWords(claim)}`),
+  )
   const rows: [string, string][] = [
     ['Role', set.role === 'control' ? 'control radio' : 'under test'],
     ['Serial', set.serial],
@@ -46,6 +50,7 @@ function card(set: RadioSet): ReportBlock {
     ['In the box', set.inTheBox],
     ['Battery label', set.battery.voltageV === null && set.battery.energyWh === null ? '' : battery.words],
     ['Claimed power', claims.join('; ')],
+    ['Claimed of its receiver', receives.join('; ')],
   ]
   return { kind: 'facts', rows: rows.map(([label, value]) => [label, value || 'not recorded']) }
 }

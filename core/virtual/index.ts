@@ -25,3 +25,5 @@ export {
   THERMAL_NOISE_DBM_PER_HZ,
 } from './simulatedFmReceiver'
 export { receiverMeta, receiverRecording, type ReceiverRecording } from './simulatedReceiver'
+export { receivedAmAudio, type SimulatedAmCarrier, type SimulatedAmReceiver } from './simulatedAmReceiver'
+export { carriersOf, type GeneratorSetting, type SimulatedGenerator } from './simulatedGenerator'

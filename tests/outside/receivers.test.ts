@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { ASSUMED_PHASE_NOISE_DBC, phaseNoiseAt } from '#core/chain'
 import { channelWidthHz, criteriaOf, microvolts, noiseCeiling, testDeviationHz } from '#core/hearing'
 import { dbmFromDbuvEmf } from '#core/quantity'
-import { portableFft, readSinad, SINAD_DEFAULTS } from '#core/signal'
+import { filteredPower, portableFft, readSinad, SINAD_DEFAULTS } from '#core/signal'
 import { NEIGHBOUR_ID } from '#core/station'
-import { receivedAudio, type SimulatedFmReceiver } from '#core/virtual'
+import { carriersOf, receivedAmAudio, receivedAudio, type SimulatedFmReceiver } from '#core/virtual'
 import { resultOf, slot } from '../support/stations'
 import { evenNumbers } from '../support/audio'
 import { generator, hearingReview, pointsAround, turnedTo, withReadings } from '../support/hearing'
@@ -116,5 +116,53 @@ describe('a simulated FM receiver against physics', () => {
     const off = (offHz: number) => sinadAt(-119, { ...wide, offHz })
     expect(off(5000)).toBeLessThan(off(0) - 2)
     expect(off(-5000)).toBeLessThan(off(0) - 2)
+  })
+})
+
+describe('a simulated AM receiver against physics', () => {
+  it('(S+N)/N rises decibel for decibel, and 10 dB ask for S/N of 9.5 dB: the closed form', () => {
+    const receiver = { noiseFigureDb: 10, passHz: 4000, stopHz: 7000 }
+    const powerOf = (levelDbm: number, depth: number) => {
+      const audio = receivedAmAudio(
+        receiver,
+        { levelDbm, toneHz: 1000, depth },
+        { sampleRateHz: 32_000, seconds: 4, random: evenNumbers(9) },
+      )
+      return filteredPower(audio, 32_000, SINAD_DEFAULTS.weighting, portableFft).power
+    }
+    const ratioAt = (levelDbm: number) => 10 * Math.log10(powerOf(levelDbm, 0.3) / powerOf(levelDbm, 0))
+    // The tone is m²/2 of the carrier; of the noise in both sidebands half lies in phase: S/N = m²·C/(2·N0·B).
+    const levelDbm = -100
+    const noiseDbm = -173.975 + 10 + 10 * Math.log10(2 * 2700)
+    const signalToNoise = 10 ** ((levelDbm + 10 * Math.log10(0.3 ** 2) - noiseDbm) / 10)
+    expect(ratioAt(levelDbm)).toBeCloseTo(10 * Math.log10(1 + signalToNoise), 0)
+    expect(ratioAt(-94) - ratioAt(-100)).toBeGreaterThan(5)
+  })
+})
+
+describe('a generator whose faults are known', () => {
+  it('with the cable off only the leak is left, and SINAD stays: the leak check finds it', () => {
+    const leaking = { levelErrorDb: 0, phaseNoiseDbc: -140, leakDbm: -113 }
+    const tight = { ...leaking, leakDbm: null }
+    const setting = { shownDbm: -125, offsetHz: 0, toneHz: 1000, deviationHz: 3000 }
+    const receiver = {
+      noiseFigureDb: 6,
+      passHz: 7000,
+      stopHz: 11_000,
+      offHz: 0,
+      distortion: 0,
+      deEmphasisS: 750e-6,
+    }
+    const sinadOf = (carriers: ReturnType<typeof carriersOf>) =>
+      readSinad(
+        receivedAudio(receiver, carriers, { sampleRateHz: 32_000, seconds: 1, random: evenNumbers(2) }),
+        32_000,
+        SINAD_DEFAULTS,
+        portableFft,
+      ).parts?.sinadDb ?? 0
+    expect(carriersOf(tight, setting, null)).toEqual([])
+    expect(carriersOf(tight, setting, 0.6)[0]!.levelDbm).toBeCloseTo(-125.6, 9)
+    expect(sinadOf(carriersOf(leaking, setting, null))).toBeGreaterThan(15)
+    expect(sinadOf(carriersOf(tight, setting, 0.6))).toBeLessThan(8)
   })
 })

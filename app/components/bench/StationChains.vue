@@ -14,7 +14,10 @@ const choices = computed(() => {
     const [step] = station.plan(radio, context)
     return Object.entries(station.roles).map(([roleId, role]) => ({
       key: `${station.id}:${roleId}`,
-      label: `${station.title} goes through`,
+      label:
+        Object.keys(station.roles).length > 1
+          ? `${station.title}, ${role.title.toLowerCase()} through`
+          : `${station.title} goes through`,
       chosen: step?.chains[roleId] ?? null,
       items: suitableChains(context, role).map(({ id: value, name: title }) => ({ value, title })),
       assign: (chainId: string | null) => assign(station.id, roleId, chainId),

@@ -3,14 +3,13 @@ import { AUDIO_FILTER_TITLES, type AudioFilter, SINAD_DEFAULTS } from '#core/sig
 import { clickScatterDb, figureName } from '#core/hearing'
 import { printDb, printNumber } from '#core/quantity'
 import { hearingFilter, SENSITIVITY_ID } from '#core/station'
-import { seenFigure } from '#core/step'
 import type { StationPart } from '~/stations'
+import SignalToNoise from './SignalToNoise.vue'
 import ToneBar from './ToneBar.vue'
 
 /** What comes in just now: SINAD five times a second, the tone, what disturbs it, and whether it is fit to keep. */
 const { result } = defineProps<StationPart>()
 const store = useReviewStore()
-const keepNext = inject(KEEP_NEXT, null)
 
 const filter = computed<AudioFilter>(() => (store.context ? hearingFilter(store.context) : 'voice'))
 const settings = computed(() => ({
@@ -31,8 +30,11 @@ const figure = computed(() => (steady.value ? printNumber(steady.value.sinadDb, 
 const remarks = computed(() => (state.value.kind === 'listening' ? state.value.remarks : []))
 const doubts = computed(() => [...remarks.value, ...(heard.value?.doubts ?? [])])
 const canKeep = computed(
-  () => keepNext !== null && takesFigures.value && steady.value !== null && !store.readOnly,
+  () => keepHeard !== null && takesFigures.value && steady.value !== null && !store.readOnly,
 )
+/** Without a limiter it is (S+N)/N: what is heard with the modulation on against off. */
+const isRatio = computed(() => result.step.band.mode !== 'FM')
+const device = computed(() => (state.value.kind === 'listening' ? state.value.device : ''))
 /** Only a station that asks for SINAD itself takes it over; at the others it is watched. */
 const takesFigures = computed(() => result.slots.some(({ slot }) => slot.kind.is === 'point'))
 const sourceWords = computed(() =>
@@ -49,25 +51,20 @@ function chooseFilter(value: string | null): void {
   })
 }
 
+const keepHeard = useKeepHeard({ device: () => device.value, filter: () => filter.value })
+
 /** Keeps the mean; one with doubts only when it is insisted on. */
 function keep(insisted = false): void {
   const now = steady.value
-  if (!now || scatterDb.value === null || !keepNext || !canKeep.value) return
+  if (!now || scatterDb.value === null || !canKeep.value || isRatio.value) return
   if (doubts.value.length > 0 && !insisted) return
-  const value = Number(now.sinadDb.toFixed(2))
-  const device = state.value.kind === 'listening' ? state.value.device : ''
-  const doubted = doubts.value.length > 0 ? ` Kept in spite of: ${doubts.value.join(' ')}` : ''
-  keepNext({
-    text: printNumber(value, 1),
-    seen: seenFigure({
-      value,
-      unit: 'dB',
-      resolution: 0.1,
-      standardUncertainty: scatterDb.value,
-      method: `Mean of ${now.seconds} s from ${device}, ${AUDIO_FILTER_TITLES[filter.value]}.${doubted}`,
-    }),
-    source: { kind: 'link', instrument: device || 'sound card' },
-  })
+  const how = `Mean of ${now.seconds} s`
+  keepHeard?.({ db: now.sinadDb, scatterDb: scatterDb.value, how, doubts: doubts.value })
+}
+
+/** Keeps (S+N)/N; that there is no tone while the modulation is off is no doubt of it. */
+function keepRatio(ratio: { db: number; scatterDb: number }): void {
+  keepHeard?.({ ...ratio, how: 'Modulation on against off, two seconds each,', doubts: remarks.value })
 }
 
 function toggle(): void {
@@ -96,18 +93,24 @@ useKeys({ l: toggle, k: () => keep() })
     <ul v-if="isOn && doubts.length" class="doubts small" aria-live="polite" data-testid="doubts">
       <li v-for="doubt in doubts" :key="doubt"><VerdictMark state="too-close" /> {{ doubt }}</li>
     </ul>
+    <SignalToNoise
+      v-if="isOn && isRatio && takesFigures"
+      :heard="heard"
+      :disabled="store.readOnly"
+      @keep="keepRatio"
+    />
     <div class="row">
       <VBtn :variant="isOn ? 'outlined' : 'flat'" :color="isOn ? undefined : 'primary'" @click="toggle">{{
         isOn ? 'Stop listening' : 'Listen'
       }}</VBtn>
       <VBtn
-        v-if="isOn && takesFigures"
+        v-if="isOn && takesFigures && !isRatio"
         color="primary"
         :disabled="!canKeep || doubts.length > 0"
         @click="keep()"
         >Keep {{ figure }}</VBtn
       >
-      <VBtn v-if="isOn && canKeep && doubts.length" variant="text" @click="keep(true)"
+      <VBtn v-if="isOn && canKeep && doubts.length && !isRatio" variant="text" @click="keep(true)"
         >Keep all the same</VBtn
       >
       <VSelect
