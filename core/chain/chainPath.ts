@@ -1,5 +1,11 @@
 import type { Chain, Instrument, Part } from './types'
 
+/** True for an instrument a carrier of the radio is led into to be read; true where there is none yet. */
+export function isReadingInstrument(instrument: Instrument | undefined): boolean {
+  if (!instrument) return true
+  return ['power-meter', 'spectrum-analyser', 'receiver'].includes(instrument.kind)
+}
+
 /** The chain as the signal meets it: what lies before the instrument, and what ends it behind. */
 export interface ChainPath {
   before: Part[]

@@ -21,7 +21,7 @@ export type {
   SpectrumAnalyser,
 } from './types'
 export { coaxLossDb, partLossAt, type LossAnswer } from './partLoss'
-export { chainPath, type ChainPath } from './chainPath'
+export { chainPath, type ChainPath, isReadingInstrument } from './chainPath'
 export { chainLossAt } from './chainLoss'
 export { levelStairs, levelStairsFromWatts, type LevelStairs, type Stair } from './levelStairs'
 export { reachAt, outOfReachInWords, harmonicList, type Reach } from './reach'

@@ -32,5 +32,8 @@ function severityOf(chainId: string | null, set: RadioSet, context: Context): Ch
   const carrierHz = place.channel.frequencyHz
   const { powerW, powerFrom } = place
   const at = { carrierHz, powerW, powerFrom, place: { set, ...place }, highestHarmonic: 1 }
-  return worstSeverity(chainChecks(chain, at, context))
+  const worst = worstSeverity(chainChecks(chain, at, context))
+  // Nobody keys into a generator; the step that could destroy one is locked until it is ticked.
+  const isGenerator = context.instrument(chain.instrumentId)?.kind === 'signal-generator'
+  return isGenerator && worst === 'danger' ? 'caution' : worst
 }

@@ -2,6 +2,7 @@ import type { Context } from '../context'
 import type { FigureRead, FigureUnit, LevelRead } from '../quantity'
 import type { Reading, ReadingSource, RoleId, SeenFigure, SeenLevel } from '../review'
 import { readThrough, readWith } from './readWith'
+import type { Slot } from './slot'
 import { INSTRUMENT_ROLE, type Step } from './step'
 
 /** Something seen and about to be kept in a slot. */
@@ -63,7 +64,7 @@ export function takeReading(
   context: Context,
 ): Reading | null {
   const { slotId, text, seen, applied = {}, source } = kept
-  const role = step.slots.find(({ id }) => id === slotId)?.role ?? null
+  const role = slotAlike(step, slotId)?.role ?? null
   const way =
     seen.as === 'level'
       ? readThrough(step, role ?? INSTRUMENT_ROLE, context)
@@ -89,6 +90,12 @@ export function takeReading(
     source: source ?? { kind: 'typed' },
     supersedes: context.readingsOf(step).get(slotId)?.id ?? null,
   }
+}
+
+/** The slot, or one of its row: a step asks for one more point at a time, and several may be kept at once. */
+function slotAlike({ slots }: Step, slotId: string): Slot | undefined {
+  const row = slotId.replace(/\d+$/, '')
+  return slots.find(({ id }) => id === slotId) ?? slots.findLast(({ id }) => id.replace(/\d+$/, '') === row)
 }
 
 /** What a bare number means at an instrument: watts on a power meter, dBm elsewhere. */

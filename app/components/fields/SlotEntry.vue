@@ -39,6 +39,12 @@ function keepFigure(figure: Omit<Kept, 'slotId'>): void {
   else emit('keep', { ...figure, slotId: target.id, applied: levels })
 }
 
+/** What is being typed counts at once, with what the generators stand at. */
+function showDraft(value: Kept | null): void {
+  const levels = target.applied ? applied.value?.levels() : {}
+  emit('draft', value && levels ? { ...value, applied: levels } : null)
+}
+
 /** The level of a reading that stands is put right. */
 function changeLevels(levels: Record<string, SeenLevel>): void {
   if (reading) emit('keep', { slotId: target.id, text: reading.text, seen: reading.seen, applied: levels })
@@ -67,7 +73,7 @@ defineExpose({ keepFigure })
       :bare-unit="bareUnit"
       :label="label"
       :disabled="disabled"
-      @draft="emit('draft', $event)"
+      @draft="showDraft"
       @keep="keepFigure"
       @go-on="emit('goOn')"
       @go-back="emit('goBack')"

@@ -1,7 +1,8 @@
 import type { BenchCheck } from '../../chain'
 import type { Context } from '../../context'
 import { printDbm } from '../../quantity'
-import { chainChecks, powerToExpect, type Roles, type Step } from '../../step'
+import { chainChecks, type Roles, type Step } from '../../step'
+import { mostPower } from './reversePower'
 
 /** The bench checks of every chain a step hears through: what a keyed radio would do to each generator. */
 export function receiveChecks(step: Step, roles: Roles, context: Context): BenchCheck[] {
@@ -50,7 +51,7 @@ function ofChains(step: Step, roles: Roles, context: Context): BenchCheck[] {
   return Object.entries(roles).flatMap(([id, role]): BenchCheck[] => {
     const chain = context.chain(step.chains[id] ?? null)
     if (chain) {
-      const expected = powerToExpect(step.set, step.claim)
+      const expected = mostPower(step.set, step.claim)
       const at = { ...expected, carrierHz: step.channel.frequencyHz, place: step, highestHarmonic: 1 }
       return chainChecks(chain, at, context).map(check => ({ ...check, id: `${id}:${check.id}` }))
     }

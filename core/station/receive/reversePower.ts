@@ -1,9 +1,16 @@
 import { ASSUMED_REVERSE_W, couldDestroy } from '../../chain'
 import type { Context } from '../../context'
 import { dbmFromWatts, printClaimW, printDb, printWatts, wattsFromDbm } from '../../quantity'
-import type { RoleId } from '../../review'
-import { powerToExpect, type RadioSetting, type Step, type StepPlace } from '../../step'
+import type { PowerClaim, RadioSet, RoleId } from '../../review'
+import { type ExpectedPower, powerToExpect, type RadioSetting, type Step, type StepPlace } from '../../step'
 import { generatorAt } from './generatorGuard'
+
+/** The most a set may be keyed with by mistake, on whatever band and level it stands. */
+export function mostPower(set: RadioSet, claim: PowerClaim): ExpectedPower {
+  const claims = set.bands.flatMap(band => Object.values(band.claims))
+  const powers = [claim, ...claims].map(one => powerToExpect(set, one))
+  return powers.reduce((a, b) => (b.powerW > a.powerW ? b : a))
+}
 
 /**
  * What must be ticked where the radio, keyed by mistake, could destroy a generator: worked out from the power
@@ -15,9 +22,7 @@ export function reversePowerLocks(
   roles: readonly RoleId[],
   context: Context,
 ): RadioSetting[] {
-  const claims = set.bands.flatMap(band => Object.values(band.claims))
-  const powers = [claim, ...claims].map(one => powerToExpect(set, one).powerW)
-  const mostW = Math.max(...powers)
+  const mostW = mostPower(set, claim).powerW
   return roles.flatMap((role): RadioSetting[] => {
     const found = generatorAt({ chains }, role, channel.frequencyHz, context)
     if (!found) return []

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Calibration, Part, PartKind } from '#core/chain'
+import { type Calibration, isReadingInstrument } from '#core/chain'
 import { printClaimW, printMhz } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { harmonicSlots } from '#core/station'
@@ -24,28 +24,10 @@ const {
   checks,
 } = useBenchChain()
 
-const selected = ref<{ kind: 'part' | 'instrument'; id: string } | null>(null)
-const selectedPart = computed(() => {
-  const { kind, id } = selected.value ?? {}
-  return kind === 'part' ? chain.value?.parts.find(part => part.id === id) : undefined
-})
-const selectedInstrument = computed(() => {
-  const { kind, id } = selected.value ?? {}
-  return kind === 'instrument' ? review.value.instruments.find(one => one.id === id) : undefined
-})
-
-/** Opens the editor of a part or an instrument; a second press closes it. */
-function select(kind: 'part' | 'instrument', id: string): void {
-  const joins = chain.value?.joins
-  const isOwn = kind === 'instrument' || chain.value?.parts.some(part => part.id === id)
-  // A part of the path this one joins is changed where it stands.
-  if (joins && !isOwn) chainId.value = joins.chainId
-  selected.value = selected.value?.id === id ? null : { kind, id }
-}
-
-function selectInstrument(): void {
-  if (chain.value) selected.value = { kind: 'instrument', id: chain.value.instrumentId }
-}
+const inHand = useBenchSelection({ chainId, chain, standingChain }, edits)
+const { selectedPart, selectedInstrument, select, selectInstrument } = inHand
+const { addPart, addFromLibrary, changePart, duplicatePart, removePart, moveTo, movePart } = inHand
+const { addInstrument, duplicateInstrument, removeInstrument, addChain, chooseChain } = inHand
 
 watchEffect(() => {
   ui.benchChecks = checks.value
@@ -68,43 +50,16 @@ const radioDetail = computed(() => {
   return `${printClaimW(powerW)} ${powerFrom === 'claim' ? 'claimed' : 'assumed'}${level}`
 })
 
-function addPart(kind: PartKind): void {
-  if (chain.value) selected.value = { kind: 'part', id: edits.addPart(chain.value.id, kind) }
-}
-
-function addFromLibrary(libraryId: string): void {
-  if (chain.value) selected.value = { kind: 'part', id: edits.addLibraryPart(chain.value.id, libraryId) }
-}
-
-function changePart(label: string, recipe: (draft: Part) => void): void {
-  if (!chain.value || !selectedPart.value) return
-  edits.changePart({ chainId: chain.value.id, partId: selectedPart.value.id }, label, recipe)
-}
-
-function duplicatePart(): void {
-  if (!chain.value || !selectedPart.value) return
-  selected.value = { kind: 'part', id: edits.duplicatePart(chain.value.id, selectedPart.value) }
-}
-
-function removePart(): void {
-  if (!chain.value || !selectedPart.value) return
-  edits.removePart(chain.value.id, selectedPart.value)
-  selected.value = null
-}
-
-/** Parts that are the joined path’s stand in front, and are not moved from here. */
-function moveTo(partId: string, to: number): void {
-  if (!chain.value || !chain.value.parts.some(({ id }) => id === partId)) return
-  const shared = (standingChain.value?.parts.length ?? 0) - chain.value.parts.length
-  edits.movePart(chain.value.id, partId, Math.max(0, to - shared))
-}
-
-function movePart(by: number): void {
-  const part = selectedPart.value
-  if (!chain.value || !part) return
-  const at = chain.value.parts.findIndex(({ id }) => id === part.id)
-  edits.movePart(chain.value.id, part.id, at + by)
-}
+/** Nothing of the carrier goes into audio or antenna instruments: no level to draw. */
+const isAudio = computed(
+  () =>
+    instrument.value !== undefined &&
+    !isReadingInstrument(instrument.value) &&
+    instrument.value.kind !== 'signal-generator',
+)
+const beforeWords = computed(() =>
+  isReadingInstrument(instrument.value) ? 'Before you key up' : 'Before you connect it',
+)
 
 const measuring = ref(false)
 const partCalibrations = computed(() =>
@@ -126,31 +81,6 @@ function keepCalibration(calibration: Calibration): void {
       ? `The measured loss stands for new readings. ${resting} earlier ones stay with the loss they were taken with until you ask.`
       : 'The measured loss stands for this part now.',
   )
-}
-
-function addInstrument(templateId: string): void {
-  selected.value = { kind: 'instrument', id: edits.addInstrument(templateId) }
-}
-
-function duplicateInstrument(): void {
-  if (!selectedInstrument.value) return
-  selected.value = { kind: 'instrument', id: edits.duplicateInstrument(selectedInstrument.value) }
-}
-
-function removeInstrument(): void {
-  if (selectedInstrument.value && edits.removeInstrument(selectedInstrument.value)) selected.value = null
-}
-
-function addChain(): void {
-  const first = selectedInstrument.value ?? review.value.instruments[0]
-  if (!first) return
-  chainId.value = edits.addChain(`${first.name}, chain ${review.value.chains.length + 1}`, first.id)
-  selected.value = null
-}
-
-function chooseChain(id: string | null): void {
-  chainId.value = id
-  selected.value = null
 }
 </script>
 
@@ -193,6 +123,7 @@ function chooseChain(id: string | null): void {
 
     <template v-if="chain">
       <LevelStaircase
+        v-if="!isAudio"
         :chain="standingChain!"
         :instrument="instrument"
         :radio-name="radioName"
@@ -249,10 +180,16 @@ function chooseChain(id: string | null): void {
     <div v-if="chain" class="columns">
       <div class="stack">
         <section class="sheet block" aria-labelledby="before">
-          <h2 id="before">Before you key up</h2>
+          <h2 id="before">{{ beforeWords }}</h2>
           <ChecksList :checks="before" />
         </section>
-        <BelievablePanel :key="chain.id" :chain="chain" :instrument="instrument" :carrier-hz="carrierHz" />
+        <BelievablePanel
+          v-if="isReadingInstrument(instrument)"
+          :key="chain.id"
+          :chain="chain"
+          :instrument="instrument"
+          :carrier-hz="carrierHz"
+        />
       </div>
       <div class="stack">
         <section class="sheet block" aria-labelledby="what">

@@ -36,6 +36,7 @@ function addSample(): void {
       sample: nextLetter,
       serial: '',
       supplyNow: '',
+      readyFor: null,
     })
   })
   chooseSet(id)

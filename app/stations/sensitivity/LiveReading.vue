@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import type { AudioFilter } from '#core/signal'
+import { clickScatterDb } from '#core/hearing'
+import { printDb, printNumber } from '#core/quantity'
+import LiveDoubts from './LiveDoubts.vue'
+import SignalToNoise from './SignalToNoise.vue'
+import ToneBar from './ToneBar.vue'
+
+/** SINAD five times a second, the tone, what disturbs it, and whether it is fit to keep. */
+const { listening, filter, isRatio, takesFigures } = defineProps<{
+  listening: ReturnType<typeof useListening>
+  filter: AudioFilter
+  /** Without a limiter it is (S+N)/N: what is heard with the modulation on against off. */
+  isRatio: boolean
+  takesFigures: boolean
+}>()
+const store = useReviewStore()
+const { state, heard, past } = listening
+
+const steady = computed(() => heard.value?.steady ?? null)
+const scatterDb = computed(() => (steady.value ? clickScatterDb(steady.value) : null))
+const figure = computed(() => (steady.value ? printNumber(steady.value.sinadDb, 1) : '–'))
+const rangeWords = computed(() => (scatterDb.value === null ? 'dB' : `±${printDb(2 * scatterDb.value)}`))
+const steadyWords = computed(() => (steady.value ? `steady for ${steady.value.seconds} s` : ''))
+const device = computed(() => (state.value.kind === 'listening' ? state.value.device : ''))
+const remarks = computed(() => (state.value.kind === 'listening' ? state.value.remarks : []))
+/** In one string, so that the same doubts are drawn once. */
+const doubtWords = computed(() => [...remarks.value, ...(heard.value?.doubts ?? [])].join('\n'))
+const doubts = computed(() => (doubtWords.value === '' ? [] : doubtWords.value.split('\n')))
+const canKeep = computed(
+  () => keepHeard !== null && takesFigures && !isRatio && steady.value !== null && !store.readOnly,
+)
+
+const keepHeard = useKeepHeard({ device: () => device.value, filter: () => filter })
+
+/** Keeps the mean; one with doubts only when it is insisted on. */
+function keep(insisted = false): void {
+  const now = steady.value
+  if (!now || scatterDb.value === null || !canKeep.value) return
+  if (doubts.value.length > 0 && !insisted) return
+  const how = `Mean of ${now.seconds} s`
+  keepHeard?.({ db: now.sinadDb, scatterDb: scatterDb.value, how, doubts: doubts.value })
+}
+
+/** Keeps (S+N)/N; that there is no tone while the modulation is off is no doubt of it. */
+function keepRatio(ratio: { db: number; scatterDb: number }): void {
+  keepHeard?.({ ...ratio, how: 'Modulation on against off, two seconds each,', doubts: remarks.value })
+}
+
+useKeys({ k: () => keep() })
+</script>
+
+<template>
+  <div class="reading">
+    <div class="live">
+      <p class="figure value" data-testid="sinad-now" aria-live="off">{{ figure }}</p>
+      <p class="small quiet range">{{ rangeWords }}<br />{{ steadyWords }}</p>
+      <ToneBar class="bar" :heard="heard" :past="past" />
+    </div>
+    <LiveDoubts v-if="doubts.length" :doubts="doubts" />
+    <SignalToNoise
+      v-if="isRatio && takesFigures"
+      :heard="heard"
+      :disabled="store.readOnly"
+      @keep="keepRatio"
+    />
+    <div v-else-if="takesFigures" class="row">
+      <VBtn color="primary" :disabled="!canKeep || doubts.length > 0" @click="keep()">Keep {{ figure }}</VBtn>
+      <VBtn v-if="canKeep && doubts.length" variant="text" @click="keep(true)">Keep all the same</VBtn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.reading {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 6px;
+}
+.live {
+  display: grid;
+  grid-template-columns: auto auto minmax(0, 1fr);
+  gap: 14px;
+  align-items: center;
+}
+.value {
+  font-size: 40px;
+  font-weight: 700;
+  line-height: 1.1;
+  min-width: 110px;
+}
+.range {
+  width: 92px;
+}
+@media (max-width: 600px) {
+  .live {
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+  .bar {
+    grid-column: 1 / -1;
+  }
+}
+</style>
