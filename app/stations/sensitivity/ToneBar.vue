@@ -68,6 +68,7 @@ const line = computed(() => {
 
 <style scoped>
 .bars {
+  contain: content;
   display: grid;
   gap: 4px;
   min-width: 0;
