@@ -1,4 +1,12 @@
-import type { CarrierFacts, EmissionFacts, LimitClause, MissingFact, Quantity, Rulebook } from './types'
+import type {
+  CarrierFacts,
+  EmissionFacts,
+  LimitClause,
+  MissingFact,
+  Quantity,
+  ReceiverMethod,
+  Rulebook,
+} from './types'
 
 /** How far a channel may be from its nominal frequency and still be that channel, Hz. */
 const ON_CHANNEL_HZ = 1000
@@ -68,9 +76,16 @@ function fitsFrequency({ carrierHz, channelsHz }: When, frequencyHz: number): bo
 const fitsPower = ({ powerW: range }: When, powerW: number): boolean =>
   !range || (powerW > range[0] && (range[1] === null || powerW <= range[1]))
 
-/** A clause on one way of measuring says nothing of a figure that was come by otherwise. */
+/** Ways a clause means that names none: the usual ones. */
+const USUAL_METHODS: readonly ReceiverMethod[] = ['sinad-12', 'snr-10', 'tia-603']
+
+/**
+ * A clause on one way of measuring says nothing of a figure that was come by otherwise; one that names none
+ * means the usual way.
+ */
 function fitsMethod({ methods }: When, { method }: CarrierFacts): boolean {
-  return !methods || (method !== undefined && methods.includes(method))
+  if (method === undefined) return !methods
+  return (methods ?? USUAL_METHODS).includes(method)
 }
 
 /** True where the clause names none, or where it is not known which it is. */

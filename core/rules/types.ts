@@ -32,7 +32,9 @@ export const RECEIVER_METHODS = [
   'sinad-12',
   'sinad-20',
   'sinad-20-psophometric',
+  'sinad-10',
   'snr-10',
+  'quieting-20',
   'tia-603',
   'en-300-086',
 ] as const

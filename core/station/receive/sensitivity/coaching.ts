@@ -29,11 +29,8 @@ export function coachSensitivity(step: Step, context: Context): Coaching | null 
   const level = criterionLevel(points, curves, criterion!.db)
   const found = level.kind === 'level' ? criterionFound(level, points, context) : null
   const others = found ? othersDb(found, context) : OTHERS_DB
-  const claim = claimsFor(
-    step.band,
-    criterion!.id === 'sinad-10' ? 'snr-10' : criterion!.id,
-    step.band.channelSpacingHz,
-  )
+  const { id } = criterion!
+  const claim = id === 'sinad-10' ? null : claimsFor(step.band, id, step.band.channelSpacingHz)
   const advice = coach({
     points,
     curves,

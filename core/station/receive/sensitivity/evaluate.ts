@@ -22,6 +22,7 @@ import {
   type StepResult,
 } from '../../../step'
 import { printDb, printDbm, printNumber, printSigned, UNIT_SPACE } from '../../../quantity'
+import type { ReceiverClaim } from '../../../review'
 import type { ReceiverMethod } from '../../../rules'
 import { AUDIO_FILTER_TITLES, type AudioFilter } from '../../../signal'
 import { judgedDerived, openDerived } from '../derivedResult'
@@ -97,8 +98,8 @@ function markResult(step: Step, slot: Slot, context: Context): SlotResult {
     step,
     { slot, found, reading: points.at(-1)!.reading, notes: notesOf(level, { filter, count: points.length }) },
     {
-      claim: claimsFor(step.band, claimKindOf(criterion.id), step.band.channelSpacingHz),
-      subject: { about: 'sensitivity', ...(method ? { method } : {}) },
+      claim: claimOf(step, criterion.id),
+      subject: { about: 'sensitivity', method },
       wordsWithout: `${levelWords(level.levelDbm)}; the maker does not say`,
     },
     context,
@@ -109,13 +110,12 @@ type CriterionId = ReturnType<typeof criteriaOf>[number]['id']
 
 /** Which quantity a mark is: another filter makes it another quantity. */
 function methodOf(id: CriterionId, filter: AudioFilter): ReceiverMethod {
-  if (id === 'snr-10') return 'snr-10'
-  if (id === 'sinad-20' && filter === 'psophometric') return 'sinad-20-psophometric'
-  return id === 'sinad-20' ? 'sinad-20' : 'sinad-12'
+  return id === 'sinad-20' && filter === 'psophometric' ? 'sinad-20-psophometric' : id
 }
 
-function claimKindOf(id: CriterionId) {
-  return id === 'sinad-10' ? 'snr-10' : id
+/** What the maker claims of a mark; nobody claims 10 dB SINAD, and (S+N)/N is another quantity. */
+function claimOf({ band }: Step, id: CriterionId): ReceiverClaim | null {
+  return id === 'sinad-10' ? null : claimsFor(band, id, band.channelSpacingHz)
 }
 
 function notesOf(
@@ -152,7 +152,7 @@ function quietingResult(step: Step, slot: Slot, context: Context): SlotResult {
   const claim = claimsFor(step.band, 'quieting-20', step.band.channelSpacingHz)
   const about = {
     claim,
-    subject: { about: 'sensitivity' as const, method: 'snr-10' as const },
+    subject: { about: 'sensitivity' as const, method: 'quieting-20' as const },
     wordsWithout: levelWords(found.value),
   }
   if (claim) return judgedDerived(step, { slot, found, reading, notes: [] }, about, context)

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { rulebookById } from '#core/rules'
 import { SENSITIVITY_ID, stationById } from '#core/station'
 import { answerOf, resultOf, slot } from '../../../support/stations'
 import {
@@ -67,6 +68,26 @@ describe('sensitivity', () => {
     }
     expect(judged('psophometric')).toBe('scalar')
     expect(judged('voice')).toBe('no-figure')
+  })
+
+  it('a clause that names no way of measuring means the usual one: 12 dB, never 10 or 20', () => {
+    const review = hearingReview()
+    review.ownRulebooks = [
+      {
+        ...rulebookById('good-practice'),
+        id: 'own',
+        clauses: [
+          {
+            ...rulebookById('good-practice').clauses.find(({ about }) => about === 'sensitivity')!,
+            when: {},
+          },
+        ],
+      },
+    ]
+    review.settings.rulebookIds = ['own']
+    const result = resultOf(SENSITIVITY_ID, withReadings(review, pointsAround(-119, [-4, -1, 1, 3, 5])))
+    const kinds = ['sinad-12', 'sinad-20', 'sinad-10'].map(id => slot(result, id).each[0]?.limit.kind)
+    expect(kinds).toEqual(['scalar', 'no-figure', 'no-figure'])
   })
 
   it('asks for readings lower where the mark lies beyond them', () => {
