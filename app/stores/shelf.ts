@@ -35,8 +35,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** Puts the demo review on the shelf; one that is there already is replaced. */
   async function putDemo(): Promise<string> {
-    const { demoReview } = await import('#core/demo')
-    const bundle = demoReview()
+    const bundle = await demoFromServer()
     await put(bundle)
     localStorage.setItem(DEMO_PUT_KEY, '1')
     return bundle.review.id
@@ -70,6 +69,17 @@ export const useShelfStore = defineStore('shelf', () => {
     ...{ putDemo, putDemoOnce },
   }
 })
+
+/** The demo review, made by the server: what makes it would weigh on the first screen. */
+async function demoFromServer(): Promise<ReviewBundle> {
+  const [{ readReviewFile }, reply] = await Promise.all([
+    import('#core/review'),
+    fetch('/demo-review').catch(() => null),
+  ])
+  if (!reply?.ok)
+    throw new Error('The demo review did not come from the server. Nothing was changed; try again.')
+  return readReviewFile(await reply.text(), 'the demo review')
+}
 
 /** Reads a review file; nothing is stored yet. */
 async function readFile(file: File): Promise<ReviewBundle> {

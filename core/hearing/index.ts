@@ -1,15 +1,8 @@
 export { clickScatterDb } from './blockScatter'
-export { criteriaOf, figureName, type HearingCriterion, MODULATION_SHARE, testDeviationHz } from './criteria'
+export { criteriaOf, figureName, type HearingCriterion, testDeviationHz } from './criteria'
 export { type CurveFamily } from './curveShapes'
-export { type CurvePoint, levelFor, type PossibleCurve, possibleCurves, sinadAt } from './sinadCurve'
-export {
-  criterionLevel,
-  type CriterionLevel,
-  FURTHEST_BEYOND_DB,
-  type NoCriterionLevel,
-  quantile,
-  strayPoint,
-} from './criterionLevel'
+export { type CurvePoint, type PossibleCurve, possibleCurves, sinadAt } from './sinadCurve'
+export { criterionLevel, type CriterionLevel, type NoCriterionLevel, strayPoint } from './criterionLevel'
 export {
   coach,
   type CoachAdvice,

@@ -1,5 +1,5 @@
 import type { Context } from '../context'
-import type { RadioSet, RadioWork } from '../review'
+import { type RadioSet, type RadioWork, stepKey } from '../review'
 import type { RadioSetting, Step } from '../step'
 
 /** What is seen to when a radio goes over from transmitting to receiving, or back: a step of its own. */
@@ -59,6 +59,6 @@ export function goingOversIn(steps: readonly Step[]): Map<number, GoingOver> {
 
 /** Lines of a step that must be ticked before anything is read, and are not. */
 export function openInterlocks(step: Step, context: Context): RadioSetting[] {
-  const ticked = context.review.ticks[`${step.set.id}|${step.id}`] ?? []
+  const ticked = context.review.ticks[stepKey(step.set.id, step.id)] ?? []
   return step.interlocks.filter(({ id }) => !ticked.includes(id))
 }

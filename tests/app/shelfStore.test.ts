@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
 import { type CurvePoints, type Review, type TracePoints, writeReviewFile } from '#core/review'
 import { useShelfStore } from '~/stores/shelf'
@@ -37,6 +37,8 @@ vi.mock('~/storage', () => ({
 const fileOf = (text: string) => new File([text], 'x.review.json', { type: 'application/json' })
 
 describe('the shelf', () => {
+  afterEach(() => vi.unstubAllGlobals())
+
   beforeEach(() => {
     disk.reviews.clear()
     disk.traces.clear()
@@ -48,8 +50,19 @@ describe('the shelf', () => {
     expect(shelf.heads).toMatchObject([{ id, title: 'Handhelds', readingCount: 0 }])
   })
 
+  it('says so and changes nothing when the demo does not come', async () => {
+    const shelf = useShelfStore()
+    vi.stubGlobal('fetch', async () => new Response('', { status: 503 }))
+    await expect(shelf.putDemo()).rejects.toThrow('Nothing was changed')
+    vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no server')))
+    await expect(shelf.putDemo()).rejects.toThrow('Nothing was changed')
+    expect(disk.reviews.size).toBe(0)
+  })
+
   it('puts the demo there once, and leaves it away when it was removed', async () => {
     const shelf = useShelfStore()
+    const demo = writeReviewFile(demoReview(), { version: '0.1.0', at: '2026-11-20T00:00:00.000Z' })
+    vi.stubGlobal('fetch', async (address: string) => new Response(address === '/demo-review' ? demo : null))
     await shelf.putDemoOnce()
     expect(shelf.isOnShelf('demo-fell-race')).toBe(true)
     await shelf.remove('demo-fell-race')
