@@ -138,7 +138,8 @@ const edits: fc.Arbitrary<Edit> = fc.oneof(
 )
 
 describe('results that are used again', () => {
-  it('are what working everything out afresh gives, after any edits in any order', () => {
+  // Three times ten lists of edits rather than thirty at once: one alone came near the runner's own limit of 20 s.
+  it.each([20261126, 20261127, 20261128])('are what working it all out afresh gives (seed %i)', seed => {
     const start = smallReview()
     fc.assert(
       fc.property(fc.array(edits, { minLength: 2, maxLength: 5 }), list => {
@@ -151,7 +152,7 @@ describe('results that are used again', () => {
         }
         expect(judged(start, shared)).toEqual(judged(start, createSharedWork()))
       }),
-      { numRuns: 30, seed: 20261126 },
+      { numRuns: 10, seed },
     )
   })
 
