@@ -1,4 +1,4 @@
-import { type Contribution, contribution, mismatchContribution } from '../uncertainty'
+import { type Contribution, contribution, mismatchContribution, mismatchHalfWidthDb } from '../uncertainty'
 import { chainPath } from './chainPath'
 import { partLossAt } from './partLoss'
 import type { Chain, Instrument, Part } from './types'
@@ -88,15 +88,18 @@ function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz
     for (let j = i + 1; j < ports.length; j++) {
       const left = ports[i]!
       const right = ports[j]!
-      const one = mismatchContribution(
-        {
-          id: `mismatch:${left.id}:${right.id}`,
-          label: `Mismatch, ${left.label} to ${right.label}`,
-          assumed: left.assumed,
-        },
-        { vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb: Math.max(0, lossBetweenDb) },
-      )
-      if (one.halfWidth >= SMALLEST_MISMATCH_DB) found.push(one)
+      const facing = { vswr1: left.vswr, vswr2: right.vswr, lossBetweenDb: Math.max(0, lossBetweenDb) }
+      if (mismatchHalfWidthDb(facing) >= SMALLEST_MISMATCH_DB)
+        found.push(
+          mismatchContribution(
+            {
+              id: `mismatch:${left.id}:${right.id}`,
+              label: `Mismatch, ${left.label} to ${right.label}`,
+              assumed: left.assumed,
+            },
+            facing,
+          ),
+        )
       lossBetweenDb += right.lossDb
     }
   }

@@ -55,9 +55,7 @@ export interface Context {
 export function createContext(review: Review, shared: SharedWork = createSharedWork()): Context {
   const state = createState(review, shared)
   const { ask, derive } = createReader(state, shared.memory)
-  const recorded = new Proxy(review, {
-    get: (_target, field) => ask(fieldOf, field as keyof Review),
-  })
+  const recorded = recordedFields(review, ask)
   return {
     review: recorded,
     get rulebooks() {
@@ -80,6 +78,15 @@ export function createContext(review: Review, shared: SharedWork = createSharedW
     derive,
     forGood: (name, compute) => derive(shared.memory, name, compute),
   }
+}
+
+/** The review, so that which of its fields are read is recorded; no field of it is ever missing. */
+function recordedFields(review: Review, ask: Context['ask']): Review {
+  const fields = Object.keys(review) as (keyof Review)[]
+  const recorded = {}
+  for (const field of fields)
+    Object.defineProperty(recorded, field, { get: () => ask(fieldOf, field), enumerable: true })
+  return recorded as Review
 }
 
 const fieldOf = (state: State, field: keyof Review) => state.review[field]

@@ -49,35 +49,30 @@ export interface DecideInput {
  * @see JCGM 106:2012, 7.3 and 8.2 to 8.3; ILAC-G8:09/2019, 4.2.1 to 4.2.3 (from memory).
  */
 export function decide(input: DecideInput): Verdict {
-  const { limit, errors, isUpperBound = false, rule = 'sure-either-way', unit = 'dB' } = input
-  const seen = seenFrom(input)
-  const probabilityComplies = probabilityOf(input, seen.margin)
-  const state = stateFor(rule, { margin: seen.margin, probabilityComplies })
-  const decides = input.direction === 'lower' ? 'outside' : 'inside'
-  const usable = !isUpperBound || state === decides
-  const inUnit = differenceUnit(unit)
+  const { value: stated, limit, direction, errors, isUpperBound = false, rule = 'sure-either-way' } = input
+  const inUnit = input.unit === undefined ? 'dB' : differenceUnit(input.unit)
+  const upper = direction !== 'lower'
+  const mirrored = direction === 'both' && stated < 0
+  // Between two limits the nearer one counts.
+  const value = mirrored ? -stated : stated
+  const margin = upper ? limit - value : value - limit
+  const worsens = upper && !mirrored
+  const probabilityComplies = probabilityOf(input, margin)
+  const state = stateFor(rule, margin, probabilityComplies)
+  const usable = !isUpperBound || state === (upper ? 'inside' : 'outside')
   return {
     state: usable ? state : 'not-covered',
     unit: inUnit,
     perStripDb: inUnit === 'dB' ? 1 : Math.max(Math.abs(limit), 1e-9) / 10,
-    ...seen,
+    margin,
+    marginLow: margin + (worsens ? -errors.high : errors.low),
+    marginHigh: margin + (worsens ? -errors.low : errors.high),
     range: Number.isFinite(errors.low) ? (errors.high - errors.low) / 2 : errors.high,
     probabilityComplies,
     isBound: isUpperBound,
     form: rule === 'four-states' ? 'four' : 'three',
     why: isUpperBound ? boundWords(usable) : null,
   }
-}
-
-/** The margin with the ends of its range; between two limits the nearer one counts. */
-function seenFrom(input: DecideInput): { margin: number; marginLow: number; marginHigh: number } {
-  const { value: stated, limit, direction, errors } = input
-  const mirrored = direction === 'both' && stated < 0
-  const value = direction === 'both' ? Math.abs(stated) : stated
-  const upper = direction !== 'lower'
-  const margin = upper ? limit - value : value - limit
-  const [worse, better] = upper && !mirrored ? [-errors.high, -errors.low] : [errors.low, errors.high]
-  return { margin, marginLow: margin + worse, marginHigh: margin + better }
 }
 
 function probabilityOf({ value, limit, direction, errors }: DecideInput, margin: number): number {
@@ -110,20 +105,20 @@ function below(errors: ErrorDistribution, x: number): number {
   return errors.probabilityBelow(x)
 }
 
-function stateFor(rule: DecisionRule, found: { margin: number; probabilityComplies: number }): VerdictState {
+function stateFor(rule: DecisionRule, margin: number, probabilityComplies: number): VerdictState {
   switch (rule) {
     case 'sure-either-way':
-      if (found.probabilityComplies >= SURE) return 'inside'
-      if (found.probabilityComplies <= 1 - SURE) return 'outside'
+      if (probabilityComplies >= SURE) return 'inside'
+      if (probabilityComplies <= 1 - SURE) return 'outside'
       return 'too-close'
 
     case 'guarded':
     case 'four-states':
-      if (found.probabilityComplies >= GUARDED) return 'inside'
-      if (found.probabilityComplies <= 1 - GUARDED) return 'outside'
+      if (probabilityComplies >= GUARDED) return 'inside'
+      if (probabilityComplies <= 1 - GUARDED) return 'outside'
       return 'too-close'
 
     case 'shared-risk':
-      return found.margin >= 0 ? 'inside' : 'outside'
+      return margin >= 0 ? 'inside' : 'outside'
   }
 }

@@ -1,6 +1,14 @@
 import type { Verdict, VerdictState } from './verdict'
 
-const GRAVITY: VerdictState[] = ['outside', 'too-close', 'not-covered', 'inside', 'no-figure', 'observation']
+/** Place of a state, the gravest first. */
+const GRAVITY: Record<VerdictState, number> = {
+  outside: 0,
+  'too-close': 1,
+  'not-covered': 2,
+  inside: 3,
+  'no-figure': 4,
+  observation: 5,
+}
 
 /** A group's verdict and the member that governs it. */
 export interface GroupVerdict<T> {
@@ -22,7 +30,7 @@ export function worstVerdict<T>(members: readonly { member: T; verdict: Verdict 
 
 /** True when the first of two verdicts is the graver: by state, among equals by the lesser margin. */
 export function isGraver(a: Verdict, b: Verdict): boolean {
-  const byState = GRAVITY.indexOf(a.state) - GRAVITY.indexOf(b.state)
+  const byState = GRAVITY[a.state] - GRAVITY[b.state]
   if (byState !== 0) return byState < 0
   return marginInStrip(a) < marginInStrip(b)
 }

@@ -76,7 +76,9 @@ export interface Reader<State> {
 /** A reader of one state over a memory. O(what was asked) to prove a thing once for each state. */
 export function createReader<State>(state: State, memory: Memory): Reader<State> {
   const token = {}
-  let recording: unknown[] | null = null
+  /** Triples of all that is being worked out, the innermost last: each takes its own off when it is done. */
+  const recording: unknown[] = []
+  let depth = 0
 
   function isTrue(known: Derived): boolean {
     if (known.provenBy === token) return true
@@ -95,23 +97,24 @@ export function createReader<State>(state: State, memory: Memory): Reader<State>
   return {
     ask(question, arg) {
       const answer = question(state, arg)
-      recording?.push(question, arg, answer)
+      if (depth > 0) recording.push(question, arg, answer)
       return answer
     },
     derive<T>(owner: object, name: string, compute: () => T): T {
       const known = derivedOf(memory, owner, name)
       if (known.provenBy !== token && (known.provenBy === null || !isTrue(known))) {
-        const outer = recording
-        const asked: unknown[] = (recording = [])
+        const from = recording.length
+        depth++
         try {
           known.value = compute()
+          known.asked = recording.slice(from)
+          known.provenBy = token
         } finally {
-          recording = outer
+          depth--
+          recording.length = from
         }
-        known.asked = asked
-        known.provenBy = token
       }
-      recording?.push(null, known, known.value)
+      if (depth > 0) recording.push(null, known, known.value)
       return known.value as T
     },
   }

@@ -18,7 +18,8 @@ export function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
           slope: 0,
         }
       : null
-  const worked = powerLimitDbm(limit, { ...place, bandwidthHz: clause.bandwidthHz ?? null })
+  const { carrier, emission } = place
+  const worked = powerLimitDbm(limit, { carrier, emission, bandwidthHz: clause.bandwidthHz ?? null })
   return worked && gainDb !== 0 ? { limitDbm: worked.limitDbm - gainDb, slope: worked.slope } : worked
 }
 

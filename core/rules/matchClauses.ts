@@ -1,3 +1,4 @@
+import { kept } from '../derive'
 import type {
   CarrierFacts,
   EmissionFacts,
@@ -33,8 +34,10 @@ export function matchClauses(
   const applying: LimitClause[] = []
   const missing: MissingFact[] = []
   let hanging: LimitClause | null = null
-  for (const clause of rulebook.clauses) {
-    if (clause.about !== about || clause.confidence === 'L' || !fits(clause, carrier, emission)) continue
+  const clauses = clausesOn(rulebook, about)
+  for (let i = 0; i < clauses.length; i++) {
+    const clause = clauses[i]!
+    if (!fits(clause, carrier, emission)) continue
     const lacksMode = clause.when.modes !== undefined && carrier.mode === undefined
     const lacksSpacing =
       clause.when.channelSpacingHz !== undefined && (carrier.channelSpacingHz ?? null) === null
@@ -46,6 +49,22 @@ export function matchClauses(
     }
   }
   return { applying, missing, hanging }
+}
+
+const NO_CLAUSES: readonly LimitClause[] = []
+
+/** Clauses by what they speak of, the vague ones left out; once for each rulebook as it stands. */
+const byQuantity = new WeakMap<readonly LimitClause[], Map<Quantity, LimitClause[]>>()
+
+function clausesOn({ clauses }: Rulebook, about: Quantity): readonly LimitClause[] {
+  let sorted = byQuantity.get(clauses)
+  if (!sorted) {
+    sorted = new Map()
+    for (const clause of clauses)
+      if (clause.confidence !== 'L') kept(sorted, clause.about, () => []).push(clause)
+    byQuantity.set(clauses, sorted)
+  }
+  return sorted.get(about) ?? NO_CLAUSES
 }
 
 /** True when nothing that is known speaks against the clause. */

@@ -11,9 +11,17 @@ import type {
 } from './types'
 
 /** What a rulebook answers with of itself. */
-export function headOf({ id, title, edition, standing, owner }: Rulebook): RulebookHead {
-  return { id, title, edition, standing, owner }
+export function headOf(rulebook: Rulebook): RulebookHead {
+  let head = heads.get(rulebook)
+  if (!head) {
+    const { id, title, edition, standing, owner } = rulebook
+    heads.set(rulebook, (head = { id, title, edition, standing, owner }))
+  }
+  return head
 }
+
+/** Every limit carries the head of its rulebook: one for all. */
+const heads = new WeakMap<Rulebook, RulebookHead>()
 
 /** The answer of a rulebook none of whose bands holds the carrier, Hz; null where one does. */
 export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {

@@ -51,7 +51,8 @@ export function correctReading(
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
   const { role = INSTRUMENT_ROLE, signal = 'from-radio' } = through
-  return context.derive(reading, `socket:${role}:${signal}`, () =>
+  const usual = role === INSTRUMENT_ROLE && signal === 'from-radio'
+  return context.derive(reading, usual ? 'socket' : `socket:${role}:${signal}`, () =>
     correctedThrough(reading, { seen: reading.seen, role, signal }, context),
   )
 }
@@ -110,7 +111,7 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
   const floor = withoutNoise({ seen, chain, instrument, displayed, evenNoise: path.noise }, notes)
   const steps = betweenPoints(seen, notes)
   const scatter = scatterOf(seen, notes)
-  const own = [scatter, floor.contribution, steps].filter(one => one !== null)
+  const own = linesOf(scatter, floor.contribution, steps)
   const total = totalBudget(path, { seen, instrument, displayed, own }, context)
   const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
   addDoubts(given, context, notes)
@@ -125,8 +126,21 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
     path: { atInstrumentDbm, lossDb: path.lossDb, signal: given.signal },
     budget: total,
     isUpperBound: floor.isUpperBound,
-    notes,
+    // A list that grew holds room for more; tens of thousands of them stay.
+    notes: notes.slice(),
   }
+}
+
+const NO_LINES: readonly Contribution[] = []
+
+/** The lines there are of what a reading adds of its own: mostly none, or what noise leaves open. */
+function linesOf(
+  scatter: Contribution | null,
+  noise: Contribution | null,
+  steps: Contribution | null,
+): readonly Contribution[] {
+  if (scatter || steps) return [scatter, noise, steps].filter(one => one !== null)
+  return noise ? [noise] : NO_LINES
 }
 
 /** What is assumed of the instrument, and calibrations out of date. */
@@ -206,29 +220,27 @@ function totalBudget(
     instrument,
     displayed,
     own,
-  }: { seen: SeenLevel; instrument: Instrument; displayed: number; own: Contribution[] },
+  }: { seen: SeenLevel; instrument: Instrument; displayed: number; own: readonly Contribution[] },
   context: Context,
 ): Budget {
-  const make = () =>
-    budget(
-      [
-        ...instrumentContributions(instrument, {
-          atInstrumentDbm: displayed,
-          resolutionDb: seen.resolutionDb,
-        }),
-        ...path.contributions,
-        ...own,
-      ],
-      context.distributions,
-    )
-  const [first = null] = own
-  if (own.length > 1 || (first && path.noise.get(first.halfWidth) !== first)) return make()
+  const first = own[0] ?? null
+  const isOwn = own.length > 1 || (first !== null && path.noise.get(first.halfWidth) !== first)
   const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
-  return kept(
-    kept(path.budgets, first, () => new Map<number | string, Budget>()),
-    key,
-    make,
+  const known = isOwn ? undefined : path.budgets.get(first)?.get(key)
+  if (known) return known
+  const made = budget(
+    [
+      ...instrumentContributions(instrument, {
+        atInstrumentDbm: displayed,
+        resolutionDb: seen.resolutionDb,
+      }),
+      ...path.contributions,
+      ...own,
+    ],
+    context.distributions,
   )
+  if (!isOwn) kept(path.budgets, first, () => new Map<number | string, Budget>()).set(key, made)
+  return made
 }
 
 function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {

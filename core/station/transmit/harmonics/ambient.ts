@@ -1,6 +1,6 @@
 import type { Context } from '../../../context'
 import { printDb } from '../../../quantity'
-import type { Reading, StepReadings } from '../../../review'
+import type { Reading } from '../../../review'
 import { correctReading, type FoundLevel, isCorrected, isLevel } from '../../../step'
 import { momentOfId } from './harmonicSlots'
 
@@ -8,9 +8,8 @@ const ABOVE_AMBIENT_DB = 3
 const WELL_ABOVE_AMBIENT_DB = 10
 
 /** True where something was read with the radio unkeyed. */
-export function anyAmbient(readings: StepReadings): boolean {
-  for (const slotId of readings.keys()) if (momentOfId(slotId) === 'ambient') return true
-  return false
+export function anyAmbient(slotIds: readonly string[]): boolean {
+  return slotIds.some(id => momentOfId(id) === 'ambient')
 }
 
 /**

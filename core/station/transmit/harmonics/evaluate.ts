@@ -18,9 +18,9 @@ import {
 } from '../../../step'
 import { type CarrierForLimit, carrierForLimit } from '../carrierForLimit'
 import { anyAmbient, besideAmbient } from './ambient'
-import { isFirstLine, momentWords, moreSlots, slotAt } from './harmonicSlots'
-import { type BookLimits, JudgedHarmonic } from './judgedHarmonic'
-import { emissionOf } from './judgeHarmonic'
+import { isFirstLine, momentWords, moreSlots, otherIds, slotAt } from './harmonicSlots'
+import { JudgedHarmonic } from './judgedHarmonic'
+import { type BookLimits, emissionOf, type JudgedBy } from './judgeHarmonic'
 import { offersFor } from './offers'
 import { askAboutHarmonic } from './questions'
 
@@ -29,15 +29,15 @@ export function evaluateHarmonics(step: Step, context: Context): StepResult {
   return evaluateOnce(step, context, () => {
     const carrier = carrierForLimit(step, context)
     const readings = context.readingsOf(step)
+    const others = otherIds(step, readings)
     const judging: StepJudging = {
       step,
-      carrier,
-      books: carrier ? booksFor(step, carrier, context) : [],
+      by: carrier && { step, carrier, books: booksFor(step, carrier, context) },
       readings,
-      hasAmbient: anyAmbient(readings),
+      hasAmbient: anyAmbient(others),
     }
     const planned = step.slots.map(slot => slotResult(slot, judging, context))
-    const more = moreSlots(step, readings).map(slot => slotResult(slot, judging, context))
+    const more = moreSlots(step, others).map(slot => slotResult(slot, judging, context))
     return summedUp(step, { planned, more }, context)
   })
 }
@@ -69,8 +69,8 @@ function summedUp(
 /** What the slots of one step are judged with. */
 interface StepJudging {
   step: Step
-  carrier: CarrierForLimit | null
-  books: readonly BookLimits[]
+  /** null as long as nobody says anything of the carrier. */
+  by: JudgedBy | null
   readings: StepReadings
   /** Whether anything was read with the radio unkeyed. */
   hasAmbient: boolean
@@ -81,12 +81,11 @@ function booksFor(step: Step, carrier: CarrierForLimit, context: Context): BookL
   const facts = carrierFacts(step, carrier.powerW)
   return context.rulebooksOf(step.band).map(rulebook => {
     const edges = context.derive(rulebook, 'edges', () => emissionEdges(rulebook))
-    return { rulebook, limits: limitsOfCarrier(rulebook, facts, edges) }
+    return { rulebook, limits: limitsOfCarrier(rulebook, facts, edges), silent: new Map() }
   })
 }
 
 function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotResult {
-  const { carrier } = judging
   const reading = judging.readings.get(slot.id)
   if (!reading || !isLevel(reading)) return openHarmonic(slot, judging, context)
   const found = correctReading(reading, context)
@@ -99,7 +98,7 @@ function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotRes
         words: `carrier, ${printWatts(wattsFromDbm(found.value))}`,
       },
     )
-  if (!carrier)
+  if (!judging.by)
     return shown(
       { slot, reading, found },
       {
@@ -113,15 +112,15 @@ function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotRes
   const beside = judging.hasAmbient
     ? besideAmbient(found, judging.readings.get(slotAt(slot, 'ambient').id), context)
     : { found, notes: NOTHING.notes }
-  const read = { slot, reading, found: beside.found, ambient: beside.notes }
-  return new JudgedHarmonic(read, { step: judging.step, books: judging.books, carrier }, context)
+  const read = { slot, reading, found: beside.found, ambient: beside.notes, emission: emissionOf(slot) }
+  return new JudgedHarmonic(read, judging.by, context)
 }
 
 /** Nothing read yet: the limit is shown all the same. */
-function openHarmonic(slot: Slot, { step, carrier, books }: StepJudging, context: Context): SlotResult {
+function openHarmonic(slot: Slot, { step, by }: StepJudging, context: Context): SlotResult {
   const open = openSlot(step, slot, context)
-  if (!carrier || isFirstLine(slot) || open.state === 'left-out') return open
-  return { ...open, limit: strictestOf(books.map(({ limits }) => limits(emissionOf(slot)))) }
+  if (!by || isFirstLine(slot) || open.state === 'left-out') return open
+  return { ...open, limit: strictestOf(by.books.map(({ limits }) => limits(emissionOf(slot)))) }
 }
 
 function shown(

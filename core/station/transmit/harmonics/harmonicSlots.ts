@@ -109,14 +109,22 @@ function spurFrom(id: string): Slot | null {
   return Number.isInteger(hz) && hz > 0 ? spurSlot(hz) : null
 }
 
+const NO_OTHERS: readonly string[] = []
+
+/** Ids of what was read in a step beyond its planned slots. */
+export function otherIds(step: Step, readings: StepReadings): readonly string[] {
+  let planned = 0
+  for (let i = 0; i < step.slots.length; i++) if (readings.has(step.slots[i]!.id)) planned++
+  if (planned === readings.size) return NO_OTHERS
+  return [...readings.keys()].filter(id => !step.slots.some(slot => slot.id === id))
+}
+
 /**
  * Slots of a step beyond the planned ones that something was read in and that are judged: spurs, and
  * harmonics at key-up.
+ * @param others - ids of what was read beyond the planned slots.
  */
-export function moreSlots(step: Step, readings: StepReadings): Slot[] {
-  const planned = new Set(step.slots.map(({ id }) => id))
-  const others = [...readings.keys()].filter(id => !planned.has(id))
-  if (others.length === 0) return []
+export function moreSlots(step: Step, others: readonly string[]): Slot[] {
   return others
     .flatMap(id => slotFrom(id, step.slots) ?? [])
     .filter(slot => momentOf(slot) !== 'ambient')

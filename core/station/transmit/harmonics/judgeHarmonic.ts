@@ -1,9 +1,11 @@
 import type { Context } from '../../../context'
+import { kept } from '../../../derive'
 import { decide, type Verdict, verdictWords } from '../../../decision'
 import { withoutFigure } from '../../../judging'
 import {
   type EmissionFacts,
   evaluateLimit,
+  type LimitAnswer,
   type LimitFound,
   type LimitsOfCarrier,
   type Rulebook,
@@ -13,15 +15,19 @@ import { type Budget, budget, ratioContributions } from '../../../uncertainty'
 import { type CarrierForLimit, firstLineCarrier } from '../carrierForLimit'
 import { harmonicOf } from './harmonicSlots'
 
-/** One harmonic, and what it is judged by. */
-export interface JudgeHarmonicInput {
+/** A rulebook with its limits ready for the harmonics of one carrier, worked out once for all of them. */
+export interface BookLimits {
   rulebook: Rulebook
-  step: Step
-  slot: Slot
-  carrier: CarrierForLimit
-  context: Context
-  /** Limits of the rulebook for the carrier of this step, worked out once for all its harmonics. */
   limits: LimitsOfCarrier
+  /** What it says where it has no figure, by its answer: the same of many harmonics, and made once. */
+  silent: Map<LimitAnswer, Judgement>
+}
+
+/** What the harmonics of one step are judged by. */
+export interface JudgedBy {
+  step: Step
+  carrier: CarrierForLimit
+  books: readonly BookLimits[]
 }
 
 /**
@@ -30,20 +36,25 @@ export interface JudgeHarmonicInput {
  * readings share cancels, and the carrier's own uncertainty enters. It is taken from whichever carrier leaves
  * less open.
  */
-export function judgeHarmonic(found: FoundLevel, input: JudgeHarmonicInput): Judgement {
-  const { context, step, slot } = input
-  const limit = input.limits(emissionOf(slot))
-  if (limit.kind !== 'limit') return withoutFigure(limit, 'Cannot be judged yet')
+export function judgeHarmonic(
+  { found, emission }: { found: FoundLevel; emission: EmissionFacts },
+  book: BookLimits,
+  by: JudgedBy,
+  context: Context,
+): Judgement {
+  const limit = book.limits(emission)
+  if (limit.kind !== 'limit')
+    return kept(book.silent, limit, () => withoutFigure(limit, 'Cannot be judged yet'))
   if (limit.slope === 0) return against({ limit, total: found.budget, ratio: null }, found, context)
   const candidates = [
-    input.carrier,
-    ...(input.carrier.from === 'carrier-power' ? [firstLineCarrier(step, context)] : []),
+    by.carrier,
+    ...(by.carrier.from === 'carrier-power' ? [firstLineCarrier(by.step, context)] : []),
   ].flatMap(carrier => {
     const own =
       carrier &&
-      (carrier === input.carrier
+      (carrier === by.carrier
         ? limit
-        : evaluateLimit(input.rulebook, carrierFacts(step, carrier.powerW), emissionOf(slot)))
+        : evaluateLimit(book.rulebook, carrierFacts(by.step, carrier.powerW), emission))
     return carrier && own?.kind === 'limit' && own.slope !== 0
       ? [{ limit: own, ratio: ratioBudget(found, carrier, context) }]
       : []

@@ -3,23 +3,10 @@ import { type Verdict, verdictWords } from '../../../decision'
 import { governingOf } from '../../../judging'
 import { printFrequencyShort } from '../../../quantity'
 import type { LevelReading, SeenLevel } from '../../../review'
-import { bandwidthNote, limitsOfCarrier, type LimitsOfCarrier, type Rulebook } from '../../../rules'
-import { carrierFacts, type FoundLevel, type Judgement, type SlotResult, type Step } from '../../../step'
+import { bandwidthNote, type EmissionFacts, limitsOfCarrier, type Rulebook } from '../../../rules'
+import { carrierFacts, type FoundLevel, type Judgement, type SlotResult } from '../../../step'
 import type { CarrierForLimit } from '../carrierForLimit'
-import { judgeHarmonic } from './judgeHarmonic'
-
-/** A rulebook with its limits ready for the harmonics of one carrier. */
-export interface BookLimits {
-  rulebook: Rulebook
-  limits: LimitsOfCarrier
-}
-
-/** What the harmonics of one step are judged by. */
-export interface JudgedBy {
-  step: Step
-  carrier: CarrierForLimit
-  books: readonly BookLimits[]
-}
+import { type BookLimits, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
 
 /** A harmonic as read and corrected, with what was seen of it while the radio was unkeyed, in words. */
 export interface ReadHarmonic {
@@ -27,6 +14,7 @@ export interface ReadHarmonic {
   reading: LevelReading
   found: FoundLevel
   ambient: readonly string[]
+  emission: EmissionFacts
 }
 
 /**
@@ -87,20 +75,19 @@ export class JudgedHarmonic implements SlotResult {
   }
 }
 
-function judgeBy(
-  { rulebook, limits }: BookLimits,
-  { slot, reading, found }: ReadHarmonic,
-  { step, carrier }: JudgedBy,
-  context: Context,
-): Judgement {
-  const judged = judgeHarmonic(found, { rulebook, step, slot, carrier, context, limits })
-  const verdict = withDoubt(judged.verdict, reading.seen)
+function judgeBy(book: BookLimits, read: ReadHarmonic, by: JudgedBy, context: Context): Judgement {
+  const judged = judgeHarmonic(read, book, by, context)
+  const verdict = withDoubt(judged.verdict, read.reading.seen)
   if (verdict === judged.verdict) return judged
   return { limit: judged.limit, ratio: judged.ratio, verdict, words: verdictWords(verdict) }
 }
 
 function yardstickLimits(rulebook: Rulebook, { step, carrier }: JudgedBy): BookLimits {
-  return { rulebook, limits: limitsOfCarrier(rulebook, carrierFacts(step, carrier.powerW), null) }
+  return {
+    rulebook,
+    limits: limitsOfCarrier(rulebook, carrierFacts(step, carrier.powerW), null),
+    silent: new Map(),
+  }
 }
 
 function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {
