@@ -17,7 +17,7 @@ export function convolveInside(samples: Float64Array, kernel: Float64Array, ever
 
 /**
  * The same with a kernel that reads alike from both ends, as every linear-phase low-pass does: half the
- * products.
+ * products, and a quarter of them where every second tap beside the middle one is nought (a half-band filter).
  * @param kernel - an odd number of taps, even about the middle one.
  */
 export function convolveEven(samples: Float64Array, kernel: Float64Array, every = 1): Float64Array {
@@ -26,12 +26,32 @@ export function convolveEven(samples: Float64Array, kernel: Float64Array, every 
   const outputs =
     samples.length < kernel.length ? 0 : Math.floor((samples.length - kernel.length) / every) + 1
   const result = new Float64Array(outputs)
-  for (let m = 0; m < outputs; m++) {
+  const step = isHalfBand(kernel) ? 2 : 1
+  const first = step === 2 ? (half + 1) % 2 : 0
+  // Two outputs at a time share each tap; of an odd number the last is worked out twice.
+  for (let m = 0; m < outputs; m += 2) {
+    const next = Math.min(m + 1, outputs - 1)
     const from = m * every
-    const to = from + last
+    const nextFrom = next * every
     let sum = kernel[half]! * samples[from + half]!
-    for (let n = 0; n < half; n++) sum += kernel[n]! * (samples[from + n]! + samples[to - n]!)
+    let nextSum = kernel[half]! * samples[nextFrom + half]!
+    for (let n = first; n < half; n += step) {
+      const tap = kernel[n]!
+      sum += tap * (samples[from + n]! + samples[from + last - n]!)
+      nextSum += tap * (samples[nextFrom + n]! + samples[nextFrom + last - n]!)
+    }
     result[m] = sum
+    result[next] = nextSum
   }
   return result
+}
+
+/** A tap smaller than this against the middle one is nought but for rounding. */
+const NOUGHT = 1e-15
+
+function isHalfBand(kernel: Float64Array): boolean {
+  const half = (kernel.length - 1) / 2
+  for (let away = 2; away <= half; away += 2)
+    if (Math.abs(kernel[half - away]!) > NOUGHT * kernel[half]!) return false
+  return half > 1
 }

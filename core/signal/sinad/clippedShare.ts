@@ -11,20 +11,44 @@ const LONGER_THAN_A_SINE = 2
  *   value.
  */
 export function clippedShare(samples: Float64Array, samplesPerTone: number): number {
-  let [highest, lowest] = [-Infinity, Infinity]
-  let railed = 0
+  const { highest, lowest, railed, longestRun } = extremesOf(samples)
+  const atRail = railed > 2 ? railed : 0
+  // Most blocks have no run at all; only then is the step of the converter looked for.
+  if (longestRun <= LONGER_THAN_A_SINE) return atRail / samples.length
+  const longest = LONGER_THAN_A_SINE + topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone)
+  const flat = Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
+  return Math.max(atRail, flat) / samples.length
+}
+
+interface Extremes {
+  highest: number
+  lowest: number
+  /** Samples at the rail of the input. */
+  railed: number
+  /** Longest run of samples that stand at either extreme. */
+  longestRun: number
+}
+
+function extremesOf(samples: Float64Array): Extremes {
+  let [highest, lowest, railed] = [-Infinity, Infinity, 0]
+  let [atHighest, atLowest] = [0, 0]
+  let before = NaN
+  let run = 0
   for (let n = 0; n < samples.length; n++) {
     const value = samples[n]!
-    if (value > highest) highest = value
-    if (value < lowest) lowest = value
+    run = value === before ? run + 1 : 1
+    before = value
+    if (value > highest) {
+      highest = value
+      atHighest = 1
+    } else if (value === highest && run > atHighest) atHighest = run
+    if (value < lowest) {
+      lowest = value
+      atLowest = 1
+    } else if (value === lowest && run > atLowest) atLowest = run
     if (value >= RAIL || value <= -RAIL) railed += 1
   }
-  const inFlatTops = (longest: number) =>
-    Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
-  // Most blocks have no run at all; only then is the step of the converter looked for.
-  const longest = () => topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone)
-  const flat = inFlatTops(LONGER_THAN_A_SINE) === 0 ? 0 : inFlatTops(longest() + LONGER_THAN_A_SINE)
-  return Math.max(railed > 2 ? railed : 0, flat) / samples.length
+  return { highest, lowest, railed, longestRun: Math.max(atHighest, atLowest) }
 }
 
 /** Samples a sine stays within one step of its top. */

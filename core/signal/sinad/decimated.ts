@@ -19,10 +19,21 @@ const SLOPE_HZ = 3000
  * would fold into the band is 80 dB down.
  */
 export function decimated(audio: Audio, filter: AudioFilter): Audio {
-  const { samples, sampleRateHz } = audio
   const passHz = Math.max(LEAST_PASS_HZ, AUDIO_BANDS[filter].toHz)
-  const factor = Math.floor(sampleRateHz / (2 * passHz + SLOPE_HZ))
-  if (factor < 2) return audio
+  return stagesOf(Math.floor(audio.sampleRateHz / (2 * passHz + SLOPE_HZ))).reduce(
+    (before, factor) => thinned(before, factor, passHz),
+    audio,
+  )
+}
+
+/** A large factor in steps of two as far as it goes: filters by two are short, and half of their taps nought. */
+function stagesOf(factor: number): number[] {
+  if (factor < 2) return []
+  return factor > 2 && factor % 2 === 0 ? [2, ...stagesOf(factor / 2)] : [factor]
+}
+
+function thinned(audio: Audio, factor: number, passHz: number): Audio {
+  const { samples, sampleRateHz } = audio
   const stopHz = sampleRateHz / factor - passHz
   const kernel = lowPass({ sampleRateHz, passHz, stopHz })
   if (samples.length < 4 * kernel.length) return audio

@@ -30,7 +30,7 @@ export function powerDensity(
   { sampleRateHz, weighting, engine }: { sampleRateHz: number; weighting: AudioWeighting; engine: FftEngine },
 ): PowerDensity {
   const size = frameSize(samples.length, sampleRateHz)
-  const window = frameWindow(size)
+  const { window, squares, fourths } = frameWindow(size)
   const binHz = sampleRateHz / size
   const gains = binGains(size / 2 + 1, binHz, weighting)
   const hop = Math.max(1, size / OVERLAP)
@@ -38,8 +38,6 @@ export function powerDensity(
     { length: Math.floor((samples.length - size) / hop) + 1 },
     (_unused, i) => i * hop,
   )
-  const squares = window.reduce((sum, one) => sum + one * one, 0)
-  const fourths = window.reduce((sum, one) => sum + one ** 4, 0)
   const scale = 2 / (squares * sampleRateHz)
   const density = new Float64Array(size / 2 + 1)
   const framePower = new Float64Array(starts.length)
@@ -110,11 +108,22 @@ function frameSize(length: number, sampleRateHz: number): number {
 }
 
 /** A window of one size and gains of one filter are wanted again and again. */
-let lastWindow = new Float32Array(0)
+let lastWindow: FrameWindow = { window: new Float32Array(0), squares: 0, fourths: 0 }
 let lastGains = { key: '', gains: new Float64Array(0) }
 
-function frameWindow(size: number): Float32Array {
-  if (lastWindow.length !== size) lastWindow = Float32Array.from(windowOf(WINDOW, size))
+interface FrameWindow {
+  window: Float32Array
+  /** Sums of its second and fourth powers. */
+  squares: number
+  fourths: number
+}
+
+function frameWindow(size: number): FrameWindow {
+  if (lastWindow.window.length !== size) {
+    const window = Float32Array.from(windowOf(WINDOW, size))
+    const sumOf = (power: number) => window.reduce((sum, one) => sum + one ** power, 0)
+    lastWindow = { window, squares: sumOf(2), fourths: sumOf(4) }
+  }
   return lastWindow
 }
 

@@ -16,6 +16,9 @@ const CATCH_HZ = 12
 const STRETCH_S = 0.02
 const ROUNDS = 4
 
+/** A correction of the frequency under this many cycles over the block changes nothing. */
+const SETTLED = 1e-6
+
 /**
  * Fits a sine with frequency, amplitude, phase and offset to a block by least squares. It starts within
  * `CATCH_HZ` of the tone; the block holds several periods.
@@ -35,7 +38,7 @@ export function fitSine(
   for (let round = 0; round < ROUNDS; round++) {
     found = solveAround(samples, cycles, found)
     cycles += found.correction
-    if (round > 0 && Math.abs(found.correction) * samples.length < 1e-9) break
+    if (round > 0 && Math.abs(found.correction) * samples.length < SETTLED) break
   }
   const middle = (samples.length - 1) / 2
   return {
@@ -78,12 +81,16 @@ function nearbyCycles(
   const steps = Math.ceil(Math.min(most, 0.4 / length) / step)
   let best = { power: -1, cycles: start }
   for (let i = -steps; i <= steps; i++) {
+    const turn = turnOf(-i * step * length)
+    let [cos, sin] = [1, 0]
     let sumRe = 0
     let sumIm = 0
     for (let k = 0; k < re.length; k++) {
-      const angle = -2 * Math.PI * i * step * length * k
-      sumRe += re[k]! * Math.cos(angle) - im[k]! * Math.sin(angle)
-      sumIm += re[k]! * Math.sin(angle) + im[k]! * Math.cos(angle)
+      sumRe += re[k]! * cos - im[k]! * sin
+      sumIm += re[k]! * sin + im[k]! * cos
+      const next = cos * turn.cos - sin * turn.sin
+      sin = sin * turn.cos + cos * turn.sin
+      cos = next
     }
     const power = sumRe ** 2 + sumIm ** 2
     if (power > best.power) best = { power, cycles: start + i * step }

@@ -13,6 +13,21 @@ describe('an even kernel', () => {
     expect(folded).toHaveLength(plain.length)
     folded.forEach((value, i) => expect(value).toBeCloseTo(plain[i]!, 12))
   })
+
+  it('is the same where every second tap is nought, for odd and even numbers of outputs', () => {
+    for (const [stopHz, length] of [
+      [19_800, 2000],
+      [19_800, 2002],
+      [20_200, 2000],
+    ] as const) {
+      const kernel = lowPass({ sampleRateHz: 48_000, passHz: 24_000 - stopHz, stopHz })
+      const samples = gaussian(length, 1, 4)
+      const plain = convolveInside(samples, kernel, 2)
+      const folded = convolveEven(samples, kernel, 2)
+      expect(folded).toHaveLength(plain.length)
+      folded.forEach((value, i) => expect(value).toBeCloseTo(plain[i]!, 12))
+    }
+  })
 })
 
 describe('audio at a lower rate', () => {
