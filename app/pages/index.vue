@@ -14,15 +14,18 @@ const toRemove = shallowRef<ReviewHead | null>(null)
 const dragging = ref(false)
 
 useKeys({ t: () => ui.toggleTheme(), 'g t': () => void router.push('/tools') })
-onMounted(async () => {
-  document.title = 'Shelf · Rigorous Meter'
+onMounted(() => (document.title = 'Shelf · Rigorous Meter'))
+// Begun before the page is drawn: what comes from the disk and the server comes while it is.
+void fill()
+
+async function fill(): Promise<void> {
   try {
     if (config.demo) await shelf.putDemoOnce()
     await shelf.refresh()
   } catch (error) {
     ui.sayProblem(error)
   }
-})
+}
 
 async function start(): Promise<void> {
   const name = title.value.trim()

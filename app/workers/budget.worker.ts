@@ -1,5 +1,11 @@
 import { expose } from 'comlink'
-import { type Contribution, monteCarlo, type Simulated } from '#core/uncertainty'
+import {
+  type Contribution,
+  contribution,
+  type Distribution,
+  monteCarlo,
+  type Simulated,
+} from '#core/uncertainty'
 
 /** A simulation as it crosses to the page: figures only. */
 export type SimulatedFigures = Omit<Simulated, 'probabilityBelow' | 'median'> & {
@@ -30,4 +36,15 @@ const api = {
 
 export type BudgetWorker = typeof api
 
+const USUAL_SHAPES = ['rectangular', 'normal', 'u-shaped', 'between-points'] as const satisfies Distribution[]
+
+/** A small simulation at the start: the browser compiles what it has seen run, and a person waits for the large one. */
+function warmUp(): void {
+  const usual = USUAL_SHAPES.map(distribution =>
+    contribution({ id: distribution, group: 'part', label: distribution, distribution, halfWidth: 1 }),
+  )
+  for (let round = 0; round < 3; round++) monteCarlo(usual, { trials: 20_000 })
+}
+
 expose(api)
+warmUp()

@@ -76,43 +76,50 @@ function drawSums(contributions: readonly Contribution[], trials: number, seed: 
  * draws are wanted at once.
  */
 function addDraws(sums: Float64Array, one: Contribution, random: RandomIntegers): void {
-  const add = ADDERS[one.distribution]
-  if (!add) {
-    const { draw } = shapeOf(one)
-    for (let i = 0; i < sums.length; i++) sums[i]! += draw(uniform(random), uniform(random))
-    return
-  }
-  const draws = new Int32Array(BLOCK)
+  const add = ADDERS[one.distribution] ?? byShape(one)
+  const draws = new Int32Array(2 * BLOCK)
   for (let from = 0; from < sums.length; from += BLOCK) {
     const part = sums.subarray(from, from + BLOCK)
-    // Pairs are drawn whole, also where the last of them is not wanted.
-    const drawn = draws.subarray(0, part.length + (part.length & add.isPaired))
+    const drawn = draws.subarray(0, add.wants(part.length))
     random.fill(drawn)
     add.to(part, drawn, one)
   }
 }
 
 interface Adder {
-  /** 1 where two draws make two errors together. */
-  isPaired: 0 | 1
+  /** Whole numbers it takes for so many errors. */
+  wants: (errors: number) => number
   to: (sums: Float64Array, draws: Int32Array, one: Contribution) => void
+}
+
+/** Any other shape by its own drawing rule: two numbers for each error, wanted or not. */
+function byShape(one: Contribution): Adder {
+  const { draw } = shapeOf(one)
+  return {
+    wants: errors => 2 * errors,
+    to: (sums, draws) => {
+      for (let i = 0; i < sums.length; i++)
+        sums[i]! += draw(shareOf(draws[2 * i]!), shareOf(draws[2 * i + 1]!))
+    },
+  }
 }
 
 const ADDERS: Partial<Record<Contribution['distribution'], Adder>> = {
   rectangular: {
-    isPaired: 0,
+    wants: errors => errors,
     to: (sums, draws, { halfWidth }) => {
       for (let i = 0; i < sums.length; i++) sums[i]! += halfWidth * (draws[i]! * PER_HALF)
     },
   },
   'u-shaped': {
-    isPaired: 0,
+    wants: errors => errors,
     to: (sums, draws, { halfWidth }) => {
       for (let i = 0; i < sums.length; i++) sums[i]! += halfWidth * cosineOf(draws[i]!)
     },
   },
   normal: {
-    isPaired: 1,
+    // Pairs are drawn whole, also where the last of them is not wanted.
+    wants: errors => errors + (errors % 2),
     to: (sums, draws, { standardUncertainty }) => {
       for (let i = 0; i < sums.length; i += 2) {
         const radius = standardUncertainty * Math.sqrt(-2 * Math.log(shareOf(draws[i]!)))
