@@ -1,4 +1,4 @@
-import { AUDIO_FILTER_TITLES, type AudioFilter } from '#core/signal'
+import { type AudioWeighting, weightingWords } from '#core/signal'
 import { printNumber } from '#core/quantity'
 import { seenFigure } from '#core/step'
 
@@ -12,7 +12,7 @@ export interface HeardFigure {
 }
 
 /** Keeps a figure that was heard in the next open field of the station in hand; null where none takes it. */
-export function useKeepHeard(source: { device: () => string; filter: () => AudioFilter }) {
+export function useKeepHeard(source: { device: () => string; weighting: () => AudioWeighting }) {
   const keepNext = inject(KEEP_NEXT, null)
   if (!keepNext) return null
   return ({ db, scatterDb, how, doubts }: HeardFigure): void => {
@@ -26,7 +26,7 @@ export function useKeepHeard(source: { device: () => string; filter: () => Audio
         unit: 'dB',
         resolution: 0.1,
         standardUncertainty: scatterDb,
-        method: `${how} from ${device}, ${AUDIO_FILTER_TITLES[source.filter()]}.${doubted}`,
+        method: `${how} from ${device}, ${weightingWords(source.weighting())}.${doubted}`,
       }),
       source: { kind: 'link', instrument: device },
     })

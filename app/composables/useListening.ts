@@ -1,4 +1,5 @@
 import type { SinadSettings } from '#core/signal'
+import { type ToneLook, type TonePicture, tonePicture } from '~/stations/sensitivity/tonePicture'
 import type { Heard, ListenOrder } from '~/workers/listen.worker'
 import captureUrl from '~/workers/capture.worklet.ts?worker&url'
 
@@ -27,8 +28,6 @@ const PROCESSING_WORDS: Record<Processing, string> = {
 /** Below this rate the band up to 3 kHz is not whole, Hz. */
 const LEAST_RATE_HZ = 8_000
 
-const PAST_HEARD = 40
-
 /**
  * Listens to the sound card: an audio worklet hands what it delivers to a worker, which reads SINAD five times
  * a second. The page only shows what comes.
@@ -36,23 +35,28 @@ const PAST_HEARD = 40
 export function useListening(settings: () => SinadSettings) {
   const state = shallowRef<ListeningState>({ kind: 'off' })
   const heard = shallowRef<Heard | null>(null)
-  const past = shallowRef<number[]>([])
+  /** Counts up with every Listen: a canvas is handed to a worker once and for all. */
+  const session = ref(0)
   const devices = shallowRef<InputDevice[]>([])
   const deviceId = ref('')
   const channel = ref(0)
   const channels = ref(1)
   let open: OpenInput | null = null
+  let picture: { canvas: HTMLCanvasElement; look: ToneLook; handed: boolean } | null = null
+  let here: TonePicture | null = null
   /** The device that was opened is shown as chosen; that is no new choice. */
   let isOwnChoice = false
 
   async function listen(): Promise<void> {
     stop()
+    session.value++
     state.value = { kind: 'starting' }
     try {
       open = await openInput(
         { deviceId: deviceId.value, settings: settings(), channel: channel.value },
         { hear, lost },
       )
+      handOver()
       channels.value = open.channels
       isOwnChoice = deviceId.value !== open.deviceId
       deviceId.value = open.deviceId
@@ -66,7 +70,35 @@ export function useListening(settings: () => SinadSettings) {
 
   function hear(value: Heard): void {
     heard.value = value
-    if (value.sinadDb !== null) past.value = [...past.value, value.sinadDb].slice(-PAST_HEARD)
+    here?.draw(value)
+  }
+
+  /** Where what is heard is drawn, by the worker that hears it. */
+  function drawOn(canvas: HTMLCanvasElement, look: ToneLook): void {
+    picture = { canvas, look, handed: false }
+    handOver()
+  }
+
+  function drawAs(look: ToneLook): void {
+    if (!picture) return
+    picture.look = look
+    if (here) here.look(look)
+    else if (picture.handed) open?.tell({ kind: 'look', look })
+  }
+
+  function handOver(): void {
+    if (!open || !picture || picture.handed) return
+    picture.handed = true
+    const { canvas, look } = picture
+    if (!('transferControlToOffscreen' in canvas)) return drawHere(canvas, look)
+    const handed = canvas.transferControlToOffscreen()
+    open.tell({ kind: 'picture', canvas: handed, look }, [handed])
+  }
+
+  /** A browser whose canvas stays with the page draws on the page. */
+  function drawHere(canvas: HTMLCanvasElement, look: ToneLook): void {
+    const context = canvas.getContext('2d')
+    here = context && tonePicture(context, look, (width, height) => Object.assign(canvas, { width, height }))
   }
 
   function lost(words: string): void {
@@ -78,7 +110,7 @@ export function useListening(settings: () => SinadSettings) {
     open?.close()
     open = null
     heard.value = null
-    past.value = []
+    picture = here = null
     if (state.value.kind !== 'stopped') state.value = { kind: 'off' }
   }
 
@@ -90,7 +122,7 @@ export function useListening(settings: () => SinadSettings) {
   watch(settings, value => open?.tell({ kind: 'settings', settings: value }), { deep: true })
   onBeforeUnmount(stop)
 
-  return { state, heard, past, devices, deviceId, channel, channels, listen, stop }
+  return { state, heard, session, devices, deviceId, channel, channels, listen, stop, drawOn, drawAs }
 }
 
 interface OpenInput {
@@ -98,7 +130,7 @@ interface OpenInput {
   channels: number
   facts: { device: string; sampleRateHz: number; remarks: string[] }
   choose: (channel: number) => void
-  tell: (order: ListenOrder) => void
+  tell: (order: ListenOrder, handed?: Transferable[]) => void
   close: () => void
 }
 
@@ -142,7 +174,7 @@ async function openInput(
       channels: track.getSettings().channelCount ?? 1,
       facts: factsOf(track, context.sampleRate),
       choose: value => node.port.postMessage({ channel: value }),
-      tell: value => worker.postMessage(value),
+      tell: (value, handed = []) => worker.postMessage(value, handed),
       close: () => {
         worker.terminate()
         close()

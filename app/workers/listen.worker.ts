@@ -1,3 +1,4 @@
+import { type ToneLook, type TonePicture, tonePicture } from '~/stations/sensitivity/tonePicture'
 import loadFastFft from '@echogarden/pffft-wasm/simd'
 import {
   blockDoubtWords,
@@ -29,12 +30,15 @@ export interface Heard {
 export type ListenOrder =
   | { kind: 'start'; port: MessagePort; sampleRateHz: number; settings: SinadSettings }
   | { kind: 'settings'; settings: SinadSettings }
+  | { kind: 'picture'; canvas: OffscreenCanvas; look: ToneLook }
+  | { kind: 'look'; look: ToneLook }
 
 const SILENT_DB = -120
 
 let engine: FftEngine | null = null
 let sampleRateHz = 48_000
 let live: LiveBlocks | null = null
+let picture: TonePicture | null = null
 
 async function engineOf(): Promise<FftEngine> {
   if (engine) return engine
@@ -70,12 +74,32 @@ async function begin(settings: SinadSettings): Promise<void> {
   live = liveBlocks(sampleRateHz, settings, fft)
 }
 
+function tell(report: LiveReport): void {
+  const heard = heardOf(report)
+  picture?.draw(heard)
+  self.postMessage(heard)
+}
+
+function start(order: Extract<ListenOrder, { kind: 'start' }>): void {
+  sampleRateHz = order.sampleRateHz
+  order.port.onmessage = ({ data: samples }: MessageEvent<Float32Array>) => live?.push(samples).forEach(tell)
+}
+
+function pictureOn(canvas: OffscreenCanvas, look: ToneLook): TonePicture | null {
+  const context = canvas.getContext('2d')
+  return context && tonePicture(context, look, (width, height) => Object.assign(canvas, { width, height }))
+}
+
 self.onmessage = async ({ data }: MessageEvent<ListenOrder>) => {
-  if (data.kind === 'start') {
-    sampleRateHz = data.sampleRateHz
-    data.port.onmessage = ({ data: samples }: MessageEvent<Float32Array>) => {
-      for (const report of live?.push(samples) ?? []) self.postMessage(heardOf(report))
-    }
+  switch (data.kind) {
+    case 'picture':
+      picture = pictureOn(data.canvas, data.look)
+      return
+    case 'look':
+      picture?.look(data.look)
+      return
+    case 'start':
+      start(data)
   }
   await begin(data.settings)
 }

@@ -9,7 +9,12 @@ export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './rec
 export { type Coaching, type ProposedLevel } from './coaching'
 export { checkMemos } from './checkMemos'
 export { AUDIO, GENERATOR, INTERFERER } from './receive/paths'
-export { hearingFilter, SENSITIVITY_ID } from './receive/sensitivity/plan'
+export {
+  DE_EMPHASES_US,
+  hearingWeighting,
+  SENSITIVITY_ID,
+  type SensitivityMemo,
+} from './receive/sensitivity/plan'
 export { hearingOf, type Hearing, type ReadPoint } from './receive/sensitivity/points'
 export { levelWords } from './receive/sensitivity/evaluate'
 export { SQUELCH_ID, SQUELCH_SETTINGS, type SquelchSetting } from './receive/squelch/plan'

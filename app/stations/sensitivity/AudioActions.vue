@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { mdiFileImportOutline } from '@mdi/js'
-import { SINAD_DEFAULTS } from '#core/signal'
-import { hearingFilter } from '#core/station'
 import type { HeardRecording } from '~/workers/audio.worker'
 import { hearRecording } from '~/workers/audioWorker'
 import type { StationPart } from '~/stations'
@@ -17,10 +15,7 @@ const recording = shallowRef<HeardRecording | null>(null)
 const file = shallowRef<File | null>(null)
 const isBusy = ref(false)
 
-const settings = computed(() => ({
-  ...SINAD_DEFAULTS,
-  weighting: { filter: store.context ? hearingFilter(store.context) : ('voice' as const), deEmphasisS: null },
-}))
+const { settings } = useHearingWeighting()
 
 async function read(channel: number): Promise<void> {
   if (!file.value) return

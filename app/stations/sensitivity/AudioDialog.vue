@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { clickScatterDb } from '#core/hearing'
 import { parsePlainNumber, printDb, printNumber } from '#core/quantity'
-import { AUDIO_FILTER_TITLES } from '#core/signal'
-import { GENERATOR, hearingFilter } from '#core/station'
+import { weightingWords } from '#core/signal'
+import { GENERATOR } from '#core/station'
 import { type Kept, parseGuardedLevel, seenFigure, seenLevel, type Step } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 import type { HeardRecording, HeardStretch } from '~/workers/audio.worker'
@@ -10,7 +10,6 @@ import type { HeardRecording, HeardStretch } from '~/workers/audio.worker'
 /** What was found in a recording of audio: each stretch gets the level that was set for it, then all is kept. */
 const { recording, run, step } = defineProps<{ recording: HeardRecording; run: StationRun; step: Step }>()
 const emit = defineEmits<{ close: []; channel: [channel: number] }>()
-const store = useReviewStore()
 
 const next = run.coaching.value?.next?.levelDbm ?? null
 const first = ref(next === null ? '' : printNumber(next, 1))
@@ -21,7 +20,8 @@ const isIn = ref(recording.stretches.map(({ sinadDb, doubts }) => sinadDb !== nu
 const several = computed(() => recording.stretches.length > 1)
 const slot = computed(() => step.slots.findLast(({ kind }) => kind.is === 'point'))
 const guard = computed(() => slot.value?.applied?.[0]?.guard ?? null)
-const filter = computed(() => AUDIO_FILTER_TITLES[store.context ? hearingFilter(store.context) : 'voice'])
+const { weighting } = useHearingWeighting()
+const filter = computed(() => weightingWords(weighting.value))
 
 /** The level of each stretch, as it follows from the first and the step; or why there is none. */
 const levels = computed(() => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AudioFilter } from '#core/signal'
+import type { AudioWeighting } from '#core/signal'
 import { clickScatterDb } from '#core/hearing'
 import { printDb, printNumber } from '#core/quantity'
 import LiveDoubts from './LiveDoubts.vue'
@@ -7,15 +7,15 @@ import SignalToNoise from './SignalToNoise.vue'
 import ToneBar from './ToneBar.vue'
 
 /** SINAD five times a second, the tone, what disturbs it, and whether it is fit to keep. */
-const { listening, filter, isRatio, takesFigures } = defineProps<{
+const { listening, weighting, isRatio, takesFigures } = defineProps<{
   listening: ReturnType<typeof useListening>
-  filter: AudioFilter
+  weighting: AudioWeighting
   /** Without a limiter it is (S+N)/N: what is heard with the modulation on against off. */
   isRatio: boolean
   takesFigures: boolean
 }>()
 const store = useReviewStore()
-const { state, heard, past } = listening
+const { state, heard, session } = listening
 
 const steady = computed(() => heard.value?.steady ?? null)
 const scatterDb = computed(() => (steady.value ? clickScatterDb(steady.value) : null))
@@ -31,7 +31,7 @@ const canKeep = computed(
   () => keepHeard !== null && takesFigures && !isRatio && steady.value !== null && !store.readOnly,
 )
 
-const keepHeard = useKeepHeard({ device: () => device.value, filter: () => filter })
+const keepHeard = useKeepHeard({ device: () => device.value, weighting: () => weighting })
 
 /** Keeps the mean; one with doubts only when it is insisted on. */
 function keep(insisted = false): void {
@@ -55,7 +55,7 @@ useKeys({ k: () => keep() })
     <div class="live">
       <p class="figure value" data-testid="sinad-now" aria-live="off">{{ figure }}</p>
       <p class="small quiet range">{{ rangeWords }}<br />{{ steadyWords }}</p>
-      <ToneBar class="bar" :heard="heard" :past="past" />
+      <ToneBar :key="session" class="bar" :listening="listening" />
     </div>
     <LiveDoubts v-if="doubts.length" :doubts="doubts" />
     <SignalToNoise
@@ -82,9 +82,9 @@ useKeys({ k: () => keep() })
   grid-template-columns: auto auto minmax(0, 1fr);
   gap: 14px;
   align-items: center;
-  /* Drawn anew five times a second: nothing around it is laid out again. */
+  /* What changes in it lays nothing around it out again. */
   contain: strict;
-  height: 84px;
+  height: 88px;
 }
 .value {
   font-size: 40px;

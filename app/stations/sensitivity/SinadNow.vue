@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { AUDIO_FILTER_TITLES, type AudioFilter, SINAD_DEFAULTS } from '#core/signal'
+import { AUDIO_FILTER_TITLES, type AudioFilter, weightingWords } from '#core/signal'
 import { figureName } from '#core/hearing'
-import { hearingFilter, SENSITIVITY_ID } from '#core/station'
+import { DE_EMPHASES_US } from '#core/station'
 import type { StationPart } from '~/stations'
 import LiveReading from './LiveReading.vue'
 
@@ -12,13 +12,15 @@ import LiveReading from './LiveReading.vue'
 const { result } = defineProps<StationPart>()
 const store = useReviewStore()
 
-const filter = computed<AudioFilter>(() => (store.context ? hearingFilter(store.context) : 'voice'))
-const settings = computed(() => ({
-  ...SINAD_DEFAULTS,
-  weighting: { filter: filter.value, deEmphasisS: null },
-}))
+const { weighting, settings, deEmphasisUs, choose } = useHearingWeighting()
 const listening = useListening(() => settings.value)
 const { state, devices, deviceId, channel, channels, listen, stop } = listening
+/** Where a select says “none”: its own value must be a string. */
+const OWN = 'own'
+const DE_EMPHASES = [
+  { value: OWN, title: 'the radio’s own' },
+  ...DE_EMPHASES_US.map(us => ({ value: `${us}`, title: `${us} µs` })),
+]
 const FILTERS = Object.entries(AUDIO_FILTER_TITLES).map(([value, title]) => ({ value, title }))
 const CHANNELS = [
   { value: 0, title: 'left' },
@@ -30,7 +32,7 @@ const isOn = computed(() => state.value.kind === 'listening' || state.value.kind
 const takesFigures = computed(() => result.slots.some(({ slot }) => slot.kind.is === 'point'))
 const name = computed(() => figureName(result.step.band))
 const sourceWords = computed(() => {
-  const title = AUDIO_FILTER_TITLES[filter.value]
+  const title = weightingWords(weighting.value)
   return state.value.kind === 'listening'
     ? `${state.value.device}, ${state.value.sampleRateHz} samples a second · ${title}`
     : title
@@ -39,11 +41,12 @@ const keysWords = computed(() =>
   takesFigures.value ? 'L listens, K keeps; or type what the meter shows.' : 'L listens.',
 )
 
-function chooseFilter(value: string | null): void {
-  if (!value) return
-  store.change('the filter of the audio', draft => {
-    draft.memos[SENSITIVITY_ID] = { bySet: {}, ...draft.memos[SENSITIVITY_ID], common: { filter: value } }
-  })
+function chooseFilter(filter: AudioFilter | null): void {
+  if (filter) choose('the filter of the audio', { filter })
+}
+
+function chooseDeEmphasis(value: string | null): void {
+  if (value) choose('the de-emphasis of the audio', { deEmphasisUs: value === OWN ? null : Number(value) })
 }
 
 function toggle(): void {
@@ -62,7 +65,7 @@ useKeys({ l: toggle })
     <LiveReading
       v-if="isOn"
       :listening="listening"
-      :filter="filter"
+      :weighting="weighting"
       :is-ratio="result.step.band.mode !== 'FM'"
       :takes-figures="takesFigures"
     />
@@ -90,11 +93,19 @@ useKeys({ l: toggle })
       />
       <VSelect
         class="choice"
-        :model-value="filter"
+        :model-value="weighting.filter"
         :items="FILTERS"
         label="Filter"
         :disabled="store.readOnly"
         @update:model-value="chooseFilter"
+      />
+      <VSelect
+        class="choice"
+        :model-value="deEmphasisUs === null ? OWN : `${deEmphasisUs}`"
+        :items="DE_EMPHASES"
+        label="De-emphasis"
+        :disabled="store.readOnly"
+        @update:model-value="chooseDeEmphasis"
       />
       <span class="small quiet keys">{{ keysWords }}</span>
     </div>

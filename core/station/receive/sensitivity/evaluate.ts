@@ -24,11 +24,11 @@ import {
 import { printDb, printDbm, printNumber, printSigned, UNIT_SPACE } from '../../../quantity'
 import type { ReceiverClaim } from '../../../review'
 import type { ReceiverMethod } from '../../../rules'
-import { AUDIO_FILTER_TITLES, type AudioFilter } from '../../../signal'
+import { type AudioFilter, type AudioWeighting, weightingWords } from '../../../signal'
 import { judgedDerived, openDerived } from '../derivedResult'
 import { GENERATOR } from '../paths'
 import { criterionFound } from './criterionFound'
-import { hearingFilter } from './plan'
+import { hearingWeighting } from './plan'
 import { familyOf, hearingOf } from './points'
 
 /** A leak check within this of the SINAD with the cable on: the figure is not the radio’s, dB. */
@@ -92,11 +92,16 @@ function markResult(step: Step, slot: Slot, context: Context): SlotResult {
   const level = criterionLevel(points, curves, criterion.db)
   if (level.kind !== 'level') return openDerived(slot, MISSING[level.kind].words, MISSING[level.kind].why)
   const found = criterionFound(level, points, context)
-  const filter = hearingFilter(context)
-  const method = methodOf(criterion.id, filter)
+  const weighting = hearingWeighting(context)
+  const method = methodOf(criterion.id, weighting.filter)
   return judgedDerived(
     step,
-    { slot, found, reading: points.at(-1)!.reading, notes: notesOf(level, { filter, count: points.length }) },
+    {
+      slot,
+      found,
+      reading: points.at(-1)!.reading,
+      notes: notesOf(level, { weighting, count: points.length }),
+    },
     {
       claim: claimOf(step, criterion.id),
       subject: { about: 'sensitivity', method },
@@ -120,11 +125,11 @@ function claimOf({ band }: Step, id: CriterionId): ReceiverClaim | null {
 
 function notesOf(
   { slope, standardUncertaintyDb }: CriterionLevel,
-  { filter, count }: { filter: AudioFilter; count: number },
+  { weighting, count }: { weighting: AudioWeighting; count: number },
 ): string[] {
   return [
     `A monotone curve through ${count} readings; it rises by ${printNumber(slope, 1)} dB per dB at the mark. Reading it leaves ${printDb(2 * standardUncertaintyDb, 2)} open.`,
-    `Audio through ${AUDIO_FILTER_TITLES[filter]}. Comparable only with the same mark, filter, deviation and de-emphasis.`,
+    `Audio through ${weightingWords(weighting)}. Comparable only with the same mark, filter, deviation and de-emphasis.`,
     'The receiver’s input is taken as VSWR 2 (assumed).',
   ]
 }

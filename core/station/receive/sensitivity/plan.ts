@@ -4,7 +4,7 @@ import type { Context } from '../../../context'
 import { criteriaOf, figureName, testDeviationHz } from '../../../hearing'
 import { printFrequencyShort } from '../../../quantity'
 import type { RadioSet } from '../../../review'
-import { AUDIO_FILTERS, type AudioFilter } from '../../../signal'
+import { AUDIO_FILTERS, type AudioFilter, type AudioWeighting, SINAD_DEFAULTS } from '../../../signal'
 import {
   type AppliedField,
   type LevelGuard,
@@ -34,17 +34,24 @@ export const OFFSETS_HZ = [-1000, -500, 0, 500, 1000] as const
 /** What the station keeps for the whole review: how the audio is weighted. */
 export interface SensitivityMemo {
   filter: AudioFilter
+  /** De-emphasis put in front of the reading, µs; null where the radio has its own. */
+  deEmphasisUs: number | null
 }
+
+/** Time constants that are offered, µs: land mobile FM, and the two of broadcasting (common practice, no source). */
+export const DE_EMPHASES_US = [750, 75, 50] as const
 
 /** Schema of what the station keeps. */
 export const sensitivityMemoSchema = Joi.object<SensitivityMemo>({
   filter: Joi.valid(...AUDIO_FILTERS).required(),
+  deEmphasisUs: Joi.number().min(1).max(5000).allow(null).default(null),
 })
 
-/** The weighting of the review; 300 Hz to 3 kHz where nobody chose. */
-export function hearingFilter(context: Context): AudioFilter {
+/** The weighting of the review; 300 Hz to 3 kHz and no de-emphasis where nobody chose. */
+export function hearingWeighting(context: Context): AudioWeighting {
   const { error, value } = sensitivityMemoSchema.validate(context.memo(SENSITIVITY_ID))
-  return error || !value ? 'voice' : value.filter
+  if (error || !value) return SINAD_DEFAULTS.weighting
+  return { filter: value.filter, deEmphasisS: value.deEmphasisUs === null ? null : value.deEmphasisUs / 1e6 }
 }
 
 /** One step a channel and channel spacing: points on the curve, and the marks worked out from them. */
