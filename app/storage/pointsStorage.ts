@@ -1,8 +1,6 @@
+import { REVIEW_SCHEMA_VERSION as schemaVersion } from '#core/bundle'
 import type { CurvePoints, TracePoints } from '#core/review'
 import { disk, recordKey, write } from './disk'
-
-/** The schemas are large, and the shelf can be shown without them. */
-const schemaVersion = async () => (await import('#core/review')).REVIEW_SCHEMA_VERSION
 
 interface TraceRecord extends TracePoints {
   schemaVersion: number
@@ -19,7 +17,7 @@ interface PictureRecord {
 
 /** @throws StorageError */
 export async function saveTrace(reviewId: string, traceId: string, points: TracePoints): Promise<void> {
-  const record: TraceRecord = { schemaVersion: await schemaVersion(), ...points }
+  const record: TraceRecord = { schemaVersion, ...points }
   await write(() => disk.setItem(recordKey.trace(reviewId, traceId), record))
 }
 
@@ -31,7 +29,7 @@ export async function loadTrace(reviewId: string, traceId: string): Promise<Trac
 
 /** @throws StorageError */
 export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
-  const record: CurveRecord = { schemaVersion: await schemaVersion(), ...points }
+  const record: CurveRecord = { schemaVersion, ...points }
   await write(() => disk.setItem(recordKey.curve(reviewId, curveId), record))
 }
 
@@ -46,7 +44,7 @@ export async function loadCurve(reviewId: string, curveId: string): Promise<Curv
  * @throws StorageError
  */
 export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
-  const record: PictureRecord = { schemaVersion: await schemaVersion(), dataUrl }
+  const record: PictureRecord = { schemaVersion, dataUrl }
   await write(() => disk.setItem(recordKey.picture(reviewId, pictureId), record))
 }
 

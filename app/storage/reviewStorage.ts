@@ -1,3 +1,4 @@
+import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import { CoreError } from '#core/errors'
 import type { Reading, Review } from '#core/review'
 import { belongsTo, disk, recordKey, write } from './disk'
@@ -26,7 +27,7 @@ const written = new Map<string, { revision: string; readings: Reading[] }>()
  */
 export async function loadReview(id: string): Promise<Review | null> {
   written.delete(id)
-  const { REVIEW_SCHEMA_VERSION, validateReview } = await reviewCore()
+  const { validateReview } = await reviewCore()
   const journalled = await fromJournal(id)
   if (journalled) return journalled
   const head = await disk.getItem<HeadRecord>(recordKey.head(id))
@@ -95,7 +96,7 @@ function journalOf({ readings, ...head }: Review, known: readonly Reading[] | nu
 }
 
 async function writeRecords({ readings, ...head }: Review, known: readonly Reading[] | null): Promise<void> {
-  const { REVIEW_SCHEMA_VERSION: schemaVersion } = await reviewCore()
+  const schemaVersion = REVIEW_SCHEMA_VERSION
   const revision = crypto.randomUUID()
   const record: HeadRecord = { schemaVersion, review: head, readingCount: readings.length, revision }
   written.delete(head.id)

@@ -1,4 +1,4 @@
-import type { ReviewBundle } from '#core/review'
+import { ownBundle, type ReviewBundle } from '#core/bundle'
 import {
   listReviews,
   loadCurve,
@@ -19,6 +19,7 @@ const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 export const useShelfStore = defineStore('shelf', () => {
   const heads = shallowRef<ReviewHead[]>([])
   const loaded = ref(false)
+  const version = String(useRuntimeConfig().public.version)
 
   async function refresh(): Promise<void> {
     heads.value = await listReviews()
@@ -35,7 +36,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   /** Puts the demo review on the shelf; one that is there already is replaced. */
   async function putDemo(): Promise<string> {
-    const bundle = await demoFromServer()
+    const bundle = await demoFromServer(version)
     await put(bundle)
     localStorage.setItem(DEMO_PUT_KEY, '1')
     return bundle.review.id
@@ -71,14 +72,13 @@ export const useShelfStore = defineStore('shelf', () => {
 })
 
 /** The demo review, made by the server: what makes it would weigh on the first screen. */
-async function demoFromServer(): Promise<ReviewBundle> {
-  const [{ readReviewFile }, reply] = await Promise.all([
-    import('#core/review'),
-    fetch('/demo-review').catch(() => null),
-  ])
+async function demoFromServer(version: string): Promise<ReviewBundle> {
+  const reply = await fetch('/demo-review').catch(() => null)
   if (!reply?.ok)
     throw new Error('The demo review did not come from the server. Nothing was changed; try again.')
-  return readReviewFile(await reply.text(), 'the demo review')
+  const text = await reply.text()
+  const own = ownBundle(text, version)
+  return own ?? (await import('#core/review')).readReviewFile(text, 'the demo review')
 }
 
 /** Reads a review file; nothing is stored yet. */

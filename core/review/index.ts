@@ -38,7 +38,8 @@ export {
   type TraceHead,
   type TracePoints,
 } from './stepRecordTypes'
-export { type Review, REVIEW_SCHEMA_VERSION, type ReviewSettings, type StationMemo } from './types'
+export { type Review, type ReviewSettings, type StationMemo } from './types'
+export { REVIEW_SCHEMA_VERSION, type ReviewBundle } from '../bundle'
 export {
   DEFAULT_CALIBRATION_AGE_DAYS,
   newReview,
@@ -61,7 +62,7 @@ export { readingsThrough, removeBand, removeChain, removeChannel, removeLevel, r
 export { reviewSchema } from './schema'
 export { readingSchema } from './schema/readings'
 export { validateReview } from './validateReview'
-export { writeReviewFile, readReviewFile, MAX_REVIEW_BYTES, type ReviewBundle } from './reviewFile'
+export { writeReviewFile, readReviewFile, MAX_REVIEW_BYTES } from './reviewFile'
 export { migrateReview } from './migrateReview'
 export { claimText, readClaim } from './readClaim'
 export { readReceiverClaim, type TypedClaim, usualClaimUnit } from './readReceiverClaim'

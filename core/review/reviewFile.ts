@@ -1,34 +1,18 @@
 import Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
+import {
+  bundleOf,
+  REVIEW_FORMAT,
+  REVIEW_SCHEMA_VERSION,
+  type ReviewBundle,
+  type ReviewFileShape,
+  writtenBy,
+} from '../bundle'
 import { CoreError } from '../errors'
-import { REVIEW_SCHEMA_VERSION, type Review } from './types'
-import { type CurvePoints, type TracePoints } from './stepRecordTypes'
 import { validateReview } from './validateReview'
 
 /** Most a review file may weigh, bytes. */
 export const MAX_REVIEW_BYTES = 200_000_000
-
-const FORMAT = 'rigorous-meter-review'
-
-/** A review with its traces, curves and pictures, as it travels in a file. */
-export interface ReviewBundle {
-  review: Review
-  traces: Map<string, TracePoints>
-  curves: Map<string, CurvePoints>
-  /** Pictures as data URLs. */
-  pictures: Map<string, string>
-}
-
-interface FileShape {
-  format: typeof FORMAT
-  schemaVersion: number
-  writtenBy: string
-  writtenAt: string
-  review: unknown
-  traces: { id: string; frequenciesHz: number[]; levelsDbm: number[] }[]
-  curves?: { id: string; x: number[]; y: (number | null)[]; y2: (number | null)[] }[]
-  pictures?: { id: string; dataUrl: string }[]
-}
 
 /** Most points a trace or a curve may have. */
 const MOST_POINTS = 2_000_000
@@ -44,8 +28,8 @@ const rowOf = (isPoint: (value: unknown) => boolean) =>
     )
 const numbers = rowOf(Number.isFinite)
 const gapped = rowOf(value => value === null || Number.isFinite(value))
-const envelope = Joi.object<FileShape>({
-  format: Joi.valid(FORMAT).required(),
+const envelope = Joi.object<ReviewFileShape>({
+  format: Joi.valid(REVIEW_FORMAT).required(),
   schemaVersion: Joi.number().integer().min(1).required(),
   writtenBy: Joi.string().max(100).required(),
   writtenAt: Joi.string().isoDate().required(),
@@ -72,10 +56,10 @@ const envelope = Joi.object<FileShape>({
 
 /** Writes a review and its traces as one JSON text. Numbers keep every digit. */
 export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; at: string }): string {
-  const file: FileShape = {
-    format: FORMAT,
+  const file: ReviewFileShape = {
+    format: REVIEW_FORMAT,
     schemaVersion: REVIEW_SCHEMA_VERSION,
-    writtenBy: `Rigorous Meter ${stamp.version}`,
+    writtenBy: writtenBy(stamp.version),
     writtenAt: stamp.at,
     review: bundle.review,
     traces: [...bundle.traces].map(([id, points]) => ({
@@ -107,48 +91,29 @@ export function readReviewFile(text: string, fileName: string): ReviewBundle {
       { got: file.schemaVersion, known: REVIEW_SCHEMA_VERSION },
     )
   const review = validateReview(file.review)
-  const traces = new Map(
-    file.traces.map(trace => {
-      if (trace.frequenciesHz.length !== trace.levelsDbm.length)
-        throw refuse(
-          fileName,
-          `one of its traces has ${trace.frequenciesHz.length} frequencies and ${trace.levelsDbm.length} levels`,
-        )
-      return [
-        trace.id,
-        {
-          frequenciesHz: Float64Array.from(trace.frequenciesHz),
-          levelsDbm: Float64Array.from(trace.levelsDbm),
-        },
-      ]
-    }),
-  )
-  const missing = review.traces.find(head => !traces.has(head.id))
+  const odd = file.traces.find(({ frequenciesHz, levelsDbm }) => frequenciesHz.length !== levelsDbm.length)
+  if (odd)
+    throw refuse(
+      fileName,
+      `one of its traces has ${odd.frequenciesHz.length} frequencies and ${odd.levelsDbm.length} levels`,
+    )
+  const bundle = bundleOf(file, review)
+  const missing = review.traces.find(head => !bundle.traces.has(head.id))
   if (missing) throw refuse(fileName, `the points of the trace “${missing.fileName}” are missing`)
-  const curves = new Map(
-    (file.curves ?? []).map(({ id, x, y, y2 }) => [
-      id,
-      { x: Float64Array.from(x), y: fromGaps(y), y2: fromGaps(y2) },
-    ]),
-  )
-  const pictures = new Map((file.pictures ?? []).map(({ id, dataUrl }) => [id, dataUrl]))
   const lost =
-    review.curves.find(head => !curves.has(head.id)) ?? review.pictures.find(head => !pictures.has(head.id))
+    review.curves.find(head => !bundle.curves.has(head.id)) ??
+    review.pictures.find(head => !bundle.pictures.has(head.id))
   if (lost)
     throw refuse(
       fileName,
       `the points of a curve or the bytes of a picture are missing (${'name' in lost ? lost.name : lost.fileName})`,
     )
-  return { review, traces, curves, pictures }
+  return bundle
 }
 
 /** JSON has no NaN: a gap is null there. */
 function withGaps(values: Float64Array): (number | null)[] {
   return Array.from(values, value => (Number.isFinite(value) ? value : null))
-}
-
-function fromGaps(values: readonly (number | null)[]): Float64Array {
-  return Float64Array.from(values, value => value ?? Number.NaN)
 }
 
 function noJsonWords(cause: unknown): string {
@@ -157,7 +122,7 @@ function noJsonWords(cause: unknown): string {
     : 'it is not JSON, or it was cut short'
 }
 
-function envelopeOf(text: string, fileName: string): FileShape {
+function envelopeOf(text: string, fileName: string): ReviewFileShape {
   let data: unknown
   try {
     data = secureParse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text, null, {
@@ -167,7 +132,7 @@ function envelopeOf(text: string, fileName: string): FileShape {
   } catch (cause) {
     throw refuse(fileName, text.trim() === '' ? 'it is empty' : noJsonWords(cause), cause)
   }
-  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== FORMAT)
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== REVIEW_FORMAT)
     throw refuse(fileName, 'it is not a review of Rigorous Meter')
   const { error, value } = envelope.validate(data, { convert: false })
   if (error)
@@ -176,7 +141,7 @@ function envelopeOf(text: string, fileName: string): FileShape {
       `its frame is damaged at ${error.details[0]?.path.join(' › ') ?? 'the top'}`,
       error,
     )
-  return value as FileShape
+  return value as ReviewFileShape
 }
 
 function refuse(fileName: string, why: string, cause?: unknown): CoreError<'bad-file'> {

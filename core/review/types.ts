@@ -74,6 +74,3 @@ export interface StationMemo {
   common: unknown
   bySet: Record<string, unknown>
 }
-
-/** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 5

@@ -19,6 +19,7 @@ Object.assign(globalThis, {
   onMounted: vue.onMounted,
   onBeforeUnmount: vue.onBeforeUnmount,
   defineStore,
+  useRuntimeConfig: () => ({ public: { version: '0.1.0', demo: false } }),
 })
 const { useUiStore } = await import('~/stores/ui')
 Object.assign(globalThis, { useUiStore })

@@ -72,6 +72,20 @@ describe('the shelf', () => {
     expect(shelf.isOnShelf('demo-fell-race')).toBe(true)
   })
 
+  it('looks a demo of another version through before it is put there', async () => {
+    const shelf = useShelfStore()
+    const at = '2026-11-20T00:00:00.000Z'
+    const damaged = demoReview()
+    damaged.review.sets = []
+    const serve = (version: string) => {
+      const text = writeReviewFile(damaged, { version, at })
+      vi.stubGlobal('fetch', async () => new Response(text))
+    }
+    serve('0.0.9')
+    await expect(shelf.putDemo()).rejects.toThrow('a set that is not in it')
+    expect(disk.reviews.size).toBe(0)
+  })
+
   it('reads a file without storing it, then puts it with its traces, curves and pictures', async () => {
     const shelf = useShelfStore()
     const demo = demoReview()

@@ -1,0 +1,9 @@
+export {
+  bundleOf,
+  ownBundle,
+  REVIEW_FORMAT,
+  REVIEW_SCHEMA_VERSION,
+  type ReviewBundle,
+  type ReviewFileShape,
+  writtenBy,
+} from './reviewBundle'
