@@ -1,33 +1,51 @@
-/** What clicks leave open of one second of a limiter's audio, by SINAD, dB (of simulated receivers). */
-const CLICKS: readonly [sinadDb: number, scatterDb: number][] = [
+type ScatterTable = readonly [sinadDb: number, scatterDb: number][]
+
+/**
+ * What clicks leave open of one second of a limiter’s audio, by SINAD, dB (of simulated receivers). Above the
+ * knee there are none: with the deviation of narrow channels that is at some 16 dB SINAD, with that of wide
+ * ones at some 24 dB.
+ */
+const NARROW: ScatterTable = [
   [0, 0.1],
   [2, 0.15],
+  [5, 0.33],
   [7, 0.45],
-  [18, 0.5],
-  [21, 0.4],
-  [26, 0.15],
-  [40, 0.1],
+  [11.5, 0.47],
+  [13, 0.32],
+  [15, 0.17],
+  [17, 0],
+]
+const WIDE: ScatterTable = [
+  [0, 0.1],
+  [2, 0.14],
+  [5, 0.28],
+  [7, 0.36],
+  [10, 0.44],
+  [20, 0.5],
+  [22, 0.38],
+  [23.3, 0.2],
+  [25, 0],
 ]
 
-/** Sub-blocks tell scatter a little low: they are few, and clicks come in bursts. */
-const FEW_SUB_BLOCKS = 1.1
+/** Channels from here on are wide, Hz. */
+const WIDE_FROM_HZ = 20_000
 
 /**
  * How far a SINAD read over some seconds is to be believed near the threshold: what its own sub-blocks say, and
  * no less than what clicks leave open there. A block without a click reads high and looks steady; taken at its
  * word it would pull the curve up.
- * @param standardUncertaintyDb - as the block itself states it.
+ * @param block - its `standardUncertaintyDb` as the block itself states it.
  */
-export function clickScatterDb(block: {
-  sinadDb: number
-  seconds: number
-  standardUncertaintyDb: number
-}): number {
-  const usual = between(CLICKS, block.sinadDb) / Math.sqrt(Math.max(0.2, block.seconds))
-  return Math.max(FEW_SUB_BLOCKS * block.standardUncertaintyDb, usual)
+export function clickScatterDb(
+  block: { sinadDb: number; seconds: number; standardUncertaintyDb: number },
+  channelSpacingHz: number,
+): number {
+  const table = channelSpacingHz < WIDE_FROM_HZ ? NARROW : WIDE
+  const usual = between(table, block.sinadDb) / Math.sqrt(Math.max(0.2, block.seconds))
+  return Math.max(block.standardUncertaintyDb, usual)
 }
 
-function between(table: readonly [number, number][], at: number): number {
+function between(table: ScatterTable, at: number): number {
   const after = table.findIndex(([x]) => x >= at)
   if (after === 0) return table[0]![1]
   if (after < 0) return table[table.length - 1]![1]

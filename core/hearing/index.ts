@@ -11,6 +11,7 @@ export {
   settable,
   USUAL_SENSITIVITY_DBM,
 } from './coach'
+export { type EdgeSeen, type Located, steppedEdges } from './steppedEdges'
 export { bestFrequency, type BestFrequency, MOST_OFF_HZ } from './bestFrequency'
 export { channelWidthHz, noiseCeiling, type NoiseCeiling } from './noiseCeiling'
 export {

@@ -1,8 +1,14 @@
 import { printFrequencyShort, printWatts } from '../quantity'
-import { scalarWords } from './demandsOf'
-import { isPowerLimit } from './demandsOf'
+import { isPowerLimit, scalarWords } from './demandsOf'
 import { powerLimitWords } from './powerLimitDbm'
-import type { Conditions, Confidence, LimitClause, Quantity, Rulebook } from './types'
+import {
+  type Conditions,
+  type Confidence,
+  type LimitClause,
+  type Quantity,
+  RECEIVER_METHOD_TITLES,
+  type Rulebook,
+} from './types'
 
 /** One line of a rulebook, in words. */
 export interface ClauseLine {
@@ -95,7 +101,9 @@ function conditionsInWords(when: Conditions): string {
         ? [`${when.channelSpacingHz.map(printFrequencyShort).join(' or ')} channels`]
         : []),
       ...(when.kinds ? [when.kinds.join(', ')] : []),
-      ...(when.methods ? [`by ${when.methods.join(' or ')}`] : []),
+      ...(when.methods
+        ? [`by ${when.methods.map(method => RECEIVER_METHOD_TITLES[method]).join(' or ')}`]
+        : []),
       ...(when.state === 'standby' ? ['not transmitting'] : []),
       ...(when.harmonicsOnly ? ['harmonics'] : []),
     ].join('; ') || 'any'

@@ -24,7 +24,14 @@ export type {
   ServiceBand,
   Standing,
 } from './types'
-export { QUANTITIES, RECEIVER_METHODS, type ReceiverMethod, SCALAR_UNITS } from './types'
+export {
+  QUANTITIES,
+  QUANTITIES_BY_METHOD,
+  RECEIVER_METHOD_TITLES,
+  RECEIVER_METHODS,
+  type ReceiverMethod,
+  SCALAR_UNITS,
+} from './types'
 export { evaluateLimit, evaluateScalar, type PowerQuantity } from './evaluateLimit'
 export { isPowerLimit, scalarWords } from './demandsOf'
 export { limitOfKind, PLAIN_LIMIT } from './limitOfKind'

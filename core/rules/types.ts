@@ -41,6 +41,28 @@ export const RECEIVER_METHODS = [
 /** A way to come to a figure of a receiver. */
 export type ReceiverMethod = (typeof RECEIVER_METHODS)[number]
 
+/** The ways as words name them. */
+export const RECEIVER_METHOD_TITLES: Record<ReceiverMethod, string> = {
+  'sinad-12': '12 dB SINAD',
+  'sinad-20': '20 dB SINAD',
+  'sinad-20-psophometric': '20 dB SINAD, psophometric',
+  'sinad-10': '10 dB SINAD',
+  'snr-10': '10 dB (S+N)/N',
+  'quieting-20': '20 dB quieting',
+  'tia-603': 'the method of TIA-603',
+  'en-300-086': 'the method of EN 300 086',
+}
+
+/** What is come by in more than one way. */
+export const QUANTITIES_BY_METHOD: readonly Quantity[] = [
+  'sensitivity',
+  'co-channel',
+  'adjacent-selectivity',
+  'spurious-response',
+  'intermodulation',
+  'blocking',
+]
+
 /** Emission modes a clause may be limited to. */
 export type Mode = 'FM' | 'AM' | 'SSB'
 

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { parseFrequency } from '#core/quantity'
-import { isPowerLimit, type LimitClause, type Mode } from '#core/rules'
+import {
+  isPowerLimit,
+  type LimitClause,
+  type Mode,
+  QUANTITIES_BY_METHOD,
+  RECEIVER_METHOD_TITLES,
+  type ReceiverMethod,
+} from '#core/rules'
 import type { ChangeOf } from '../fields/editField'
 import { clauseFields, clauseNote } from './clauseFields'
 
@@ -18,6 +25,7 @@ const KINDS = [
   { value: 'handheld', title: 'handheld' },
   { value: 'mobile', title: 'mobile' },
 ]
+const METHODS = Object.entries(RECEIVER_METHOD_TITLES).map(([value, title]) => ({ value, title }))
 const STATES = [
   { value: 'operating', title: 'transmitting' },
   { value: 'standby', title: 'standing by' },
@@ -83,7 +91,9 @@ function setPower(which: 0 | 1, value: number | null): void {
   })
 }
 
-function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
+const hasMethods = computed(() => QUANTITIES_BY_METHOD.includes(clause.about))
+
+function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds' | 'methods'>(
   key: K,
   list: NonNullable<LimitClause['when'][K]>,
 ): void {
@@ -174,6 +184,17 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds'>(
         persistent-placeholder
         :disabled="disabled"
         @update:model-value="value => setList('kinds', value as ('handheld' | 'mobile')[])"
+      />
+      <VSelect
+        v-if="hasMethods"
+        :model-value="clause.when.methods ?? []"
+        :items="METHODS"
+        label="Measured by"
+        multiple
+        placeholder="the usual way"
+        persistent-placeholder
+        :disabled="disabled"
+        @update:model-value="value => setList('methods', value as ReceiverMethod[])"
       />
       <VCheckbox
         v-if="clause.about === 'unwanted'"

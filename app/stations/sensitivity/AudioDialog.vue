@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { spacingOf } from '#core/band'
 import { clickScatterDb } from '#core/hearing'
 import { parsePlainNumber, printDb, printNumber } from '#core/quantity'
 import { weightingWords } from '#core/signal'
@@ -54,7 +55,10 @@ function keptOf(stretch: HeardStretch, index: number, n: number): Kept[] {
         value: Number(sinadDb.toFixed(2)),
         unit: 'dB',
         resolution: 0.1,
-        standardUncertainty: clickScatterDb({ sinadDb, seconds, standardUncertaintyDb }),
+        standardUncertainty: clickScatterDb(
+          { sinadDb, seconds, standardUncertaintyDb },
+          spacingOf(step.band),
+        ),
         method: `${stretch.fromS.toFixed(1)} to ${stretch.toS.toFixed(1)} s of ${recording.fileName}, ${filter.value}.${doubted}`,
       }),
       applied: { [GENERATOR]: seenLevel(level, { frequencyHz: slot.value!.applied![0]!.frequencyHz }) },

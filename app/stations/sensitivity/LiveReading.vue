@@ -7,9 +7,11 @@ import SignalToNoise from './SignalToNoise.vue'
 import ToneBar from './ToneBar.vue'
 
 /** SINAD five times a second, the tone, what disturbs it, and whether it is fit to keep. */
-const { listening, weighting, isRatio, takesFigures } = defineProps<{
+const { listening, weighting, spacingHz, isRatio, takesFigures } = defineProps<{
   listening: ReturnType<typeof useListening>
   weighting: AudioWeighting
+  /** Of the channels: how far a second is to be believed near the threshold hangs on it. */
+  spacingHz: number
   /** Without a limiter it is (S+N)/N: what is heard with the modulation on against off. */
   isRatio: boolean
   takesFigures: boolean
@@ -18,7 +20,7 @@ const store = useReviewStore()
 const { state, heard, session } = listening
 
 const steady = computed(() => heard.value?.steady ?? null)
-const scatterDb = computed(() => (steady.value ? clickScatterDb(steady.value) : null))
+const scatterDb = computed(() => (steady.value ? clickScatterDb(steady.value, spacingHz) : null))
 const figure = computed(() => (steady.value ? printNumber(steady.value.sinadDb, 1) : '–'))
 const rangeWords = computed(() => (scatterDb.value === null ? 'dB' : `±${printDb(2 * scatterDb.value)}`))
 const steadyWords = computed(() => (steady.value ? `steady for ${steady.value.seconds} s` : ''))

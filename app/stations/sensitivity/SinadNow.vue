@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { spacingOf } from '#core/band'
 import { AUDIO_FILTER_TITLES, type AudioFilter, weightingWords } from '#core/signal'
 import { figureName } from '#core/hearing'
 import { DE_EMPHASES_US } from '#core/station'
@@ -66,6 +67,7 @@ useKeys({ l: toggle })
       v-if="isOn"
       :listening="listening"
       :weighting="weighting"
+      :spacing-hz="spacingOf(result.step.band)"
       :is-ratio="result.step.band.mode !== 'FM'"
       :takes-figures="takesFigures"
     />

@@ -16,18 +16,22 @@ export interface PooledReceiver {
 export const POOLED_RECEIVERS: readonly {
   receiver: Omit<SimulatedFmReceiver, 'noiseFigureDb'>
   deviationHz: number
+  spacingHz: number
 }[] = [
   {
     receiver: { passHz: 3750, stopHz: 6500, offHz: 0, distortion: 0.02, deEmphasisS: 750e-6 },
     deviationHz: 1500,
+    spacingHz: 12_500,
   },
   {
     receiver: { passHz: 3000, stopHz: 5500, offHz: 0, distortion: 0.005, deEmphasisS: 750e-6 },
     deviationHz: 1500,
+    spacingHz: 12_500,
   },
   {
     receiver: { passHz: 7000, stopHz: 11_000, offHz: 0, distortion: 0.02, deEmphasisS: 750e-6 },
     deviationHz: 3000,
+    spacingHz: 25_000,
   },
 ]
 
@@ -43,7 +47,7 @@ const USUAL_LEVELS: PoolLevels = { fromDb: 34, toDb: 70, stepDb: 0.5 }
 
 /** Listens to a receiver at I/Q level from far below its threshold to far above, second by second. */
 export function poolOf(
-  { receiver, deviationHz }: (typeof POOLED_RECEIVERS)[number],
+  { receiver, deviationHz, spacingHz }: (typeof POOLED_RECEIVERS)[number],
   given: { secondsEach: number; random: () => number; engine: FftEngine; levels?: PoolLevels },
 ): PooledReceiver {
   const { fromDb, toDb, stepDb } = given.levels ?? USUAL_LEVELS
@@ -57,7 +61,7 @@ export function poolOf(
       deviationHz,
       phaseNoiseDbc: -200,
     }
-    return Array.from({ length: given.secondsEach }, () => oneSecond(receiver, carrier, given))
+    return Array.from({ length: given.secondsEach }, () => oneSecond({ receiver, carrier, spacingHz }, given))
   })
   const meansDb = rising(
     read.map(seconds => seconds.reduce((sum, { sinadDb }) => sum + sinadDb, 0) / seconds.length),
@@ -72,8 +76,11 @@ export function poolOf(
 }
 
 function oneSecond(
-  receiver: Omit<SimulatedFmReceiver, 'noiseFigureDb'>,
-  carrier: SimulatedCarrier,
+  {
+    receiver,
+    carrier,
+    spacingHz,
+  }: { receiver: Omit<SimulatedFmReceiver, 'noiseFigureDb'>; carrier: SimulatedCarrier; spacingHz: number },
   { random, engine }: { random: () => number; engine: FftEngine },
 ): { sinadDb: number; scatterDb: number } {
   const reception = { sampleRateHz: SAMPLE_RATE_HZ, seconds: 1, random }
@@ -81,7 +88,8 @@ function oneSecond(
   const { parts } = readSinad(audio, SAMPLE_RATE_HZ, SINAD_DEFAULTS, engine)
   if (!parts) return { sinadDb: 0, scatterDb: 0.5 }
   const { sinadDb, standardUncertaintyDb } = parts
-  return { sinadDb, scatterDb: clickScatterDb({ sinadDb, seconds: 1, standardUncertaintyDb }) }
+  const block = { sinadDb, seconds: 1, standardUncertaintyDb }
+  return { sinadDb, scatterDb: clickScatterDb(block, spacingHz) }
 }
 
 /** Means made to rise: what chance has turned round is levelled (pool adjacent violators). */

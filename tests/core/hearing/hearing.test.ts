@@ -91,11 +91,14 @@ describe('facts of measuring a receiver', () => {
   })
 
   it('a steady second near the threshold is not believed more than clicks allow', () => {
-    const lucky = clickScatterDb({ sinadDb: 13, seconds: 1, standardUncertaintyDb: 0.08 })
+    const steady = (sinadDb: number, spacingHz: number, seconds = 1) =>
+      clickScatterDb({ sinadDb, seconds, standardUncertaintyDb: 0.08 }, spacingHz)
+    const lucky = steady(10, 12_500)
     expect(lucky).toBeGreaterThan(0.4)
-    const far = clickScatterDb({ sinadDb: 30, seconds: 1, standardUncertaintyDb: 0.08 })
-    expect(far).toBeLessThan(0.2)
-    const four = clickScatterDb({ sinadDb: 13, seconds: 4, standardUncertaintyDb: 0.08 })
-    expect(four).toBeCloseTo(lucky / 2, 5)
+    expect(steady(10, 12_500, 4)).toBeCloseTo(lucky / 2, 5)
+    // Clicks end where the deviation lets SINAD rise steeply: lower in narrow channels.
+    expect(steady(18, 12_500)).toBe(0.08)
+    expect(steady(18, 25_000)).toBeGreaterThan(0.4)
+    expect(steady(26, 25_000)).toBe(0.08)
   })
 })

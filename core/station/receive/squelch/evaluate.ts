@@ -3,13 +3,14 @@ import { verdictWithout } from '../../../decision'
 import { evaluateSlots, figureIn, NOTHING, observedFigure, observedLevel, openSlot } from '../../../judging'
 import { printDb, printDbm, printSigned } from '../../../quantity'
 import type { Found, Question, Slot, SlotResult, Step, StepResult } from '../../../step'
-import { budget, contribution, type Contribution, repeatsContribution } from '../../../uncertainty'
+import { budget, contribution, type Contribution } from '../../../uncertainty'
+import { type Located, steppedEdges } from '../../../hearing'
 import { judgedDerived, openDerived } from '../derivedResult'
 import { twelveDecibelLevel } from '../twelveDecibelLevel'
-import { type Edge, roundsOf, stepOf, whole } from './rounds'
+import { type Edge, type Round, roundsOf, stepOf, whole } from './rounds'
 
-/** Scatter reckoned with where there was only one round, ± dB (assumed; common practice, no source). */
-const ONE_ROUND_DB = 1
+/** Standard deviations of a normal error on either side of which 95 % lie. */
+const OF_95 = 1.96
 
 /** Works out one step: the edges, what lies between them. */
 export function evaluateSquelch(step: Step, context: Context): StepResult {
@@ -51,26 +52,18 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
   if (rounds.length === 0)
     return openDerived(slot, 'Not measured', 'One round at least: where it opens, where it closes.')
   const { stepDb, isTyped } = stepOf(step, context)
-  const differences = rounds.map(({ open, close }) => open.levelDbm - close.levelDbm)
+  const { apart } = edgesOf(rounds, stepDb)
   const found: Found = {
-    value: mean(differences) - stepDb,
+    value: apart.value,
     unit: 'dB',
-    budget: budget(
-      [
-        ...scatterLine(differences),
-        ...(['opening', 'closing'] as const).map(edge =>
-          stepLine(edge, { stepDb, isTyped, parted: partedBy(rounds, edge) }),
-        ),
-      ],
-      context.distributions,
-    ),
+    budget: budget([steppedLine(apart, { isTyped, rounds: rounds.length })], context.distributions),
     isUpperBound: false,
     path: null,
     notes: [],
   }
   const notes = [
     `${rounds.length} ${rounds.length === 1 ? 'round' : 'rounds'}; generator and path stand in both edges and cancel.`,
-    `Each edge lies up to one step of ${printDb(stepDb)} before the level at which it was seen: half a step is taken off at both, and half a step is left open.`,
+    `Each edge lies up to one step of ${printDb(stepDb)} before the level at which it was seen; how far the rounds scatter tells the rest.`,
   ]
   return judgedDerived(
     step,
@@ -89,10 +82,10 @@ function opensResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (opens.length === 0) return openDerived(slot, 'Not measured', 'Nothing was read yet.')
   const { stepDb, isTyped } = stepOf(step, context)
   const last: Edge = opens.at(-1)!
-  const levels = opens.map(({ levelDbm }) => levelDbm)
   const ofPath = last.found.budget.contributions.filter(({ group }) => group !== 'resolution')
-  const lines = [...ofPath, ...scatterLine(levels), stepLine('opening', { stepDb, isTyped })]
-  const value = mean(levels) - stepDb / 2
+  const { opening } = edgesOf(roundsOf(step, 'threshold', context), stepDb)
+  const lines = [...ofPath, steppedLine(opening, { isTyped, rounds: opens.length })]
+  const { value } = opening
   const found: Found = {
     ...last.found,
     value,
@@ -128,44 +121,28 @@ function besideTwelve(
   }
 }
 
-/**
- * By how much rounds part the step: edges that fell on different levels lie within one step independently, and
- * their mean is known better; edges that always fell on the same one may all lie at the same end of it.
- */
-function partedBy(rounds: readonly { open: Edge; close: Edge }[], edge: 'opening' | 'closing'): number {
-  const levels = rounds.map(({ open, close }) => (edge === 'opening' ? open : close).levelDbm.toFixed(3))
-  return new Set(levels).size > 1 ? Math.sqrt(rounds.length) : 1
+/** Where the edges lie by all rounds: going up it opened within the last step, going down it closed within it. */
+function edgesOf(rounds: readonly Pick<Round, 'open' | 'close'>[], stepDb: number) {
+  const seen = (edge: Edge | null, downDb: number, upDb: number) =>
+    edge ? [{ fromDbm: edge.levelDbm - downDb, toDbm: edge.levelDbm + upDb }] : []
+  return steppedEdges(
+    rounds.flatMap(({ open }) => seen(open, stepDb, 0)),
+    rounds.flatMap(({ close }) => seen(close, 0, stepDb)),
+  )
 }
 
-function stepLine(
-  edge: 'opening' | 'closing',
-  { stepDb, isTyped, parted = 1 }: { stepDb: number; isTyped: boolean; parted?: number },
+function steppedLine(
+  { halfRange }: Located,
+  { isTyped, rounds }: { isTyped: boolean; rounds: number },
 ): Contribution {
   return contribution({
-    id: `step:${edge}`,
+    id: 'steps',
     group: 'stepping',
-    label: `Stepped by hand, ${edge}`,
-    distribution: 'rectangular',
-    halfWidth: stepDb / 2 / parted,
-    assumed: !isTyped,
+    label: rounds === 1 ? 'Stepped by hand, one round' : `Stepped by hand, scatter of ${rounds} rounds`,
+    distribution: 'normal',
+    halfWidth: (2 * halfRange) / OF_95,
+    assumed: !isTyped || rounds === 1,
   })
-}
-
-function scatterLine(levels: readonly number[]): Contribution[] {
-  if (levels.length > 1) {
-    const line = repeatsContribution(levels)
-    return line ? [line] : []
-  }
-  return [
-    contribution({
-      id: 'one-round',
-      group: 'repeats',
-      label: 'One round only: scatter not known',
-      distribution: 'rectangular',
-      halfWidth: ONE_ROUND_DB,
-      assumed: true,
-    }),
-  ]
 }
 
 function questionsOf(step: Step, context: Context): Question[] {
@@ -179,8 +156,4 @@ function questionsOf(step: Step, context: Context): Question[] {
         },
       ]
     : []
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length
 }

@@ -147,9 +147,17 @@ function spuriousSlots(given: Here): Slot[] {
   ]
 }
 
-/** Two interferers of one level at one and two channel steps: needs a third generator, typed as one level. */
+/** Outputs of generators it takes: the wanted signal, and one at each of two offsets. */
+const SIGNALS_TO_INTERMODULATE = 3
+
+/** Two interferers of one level at one and two channel steps: offered where the bench has the generators. */
 function intermodulationSlots(given: Here): Slot[] {
   const spacingHz = spacingOf(given.place.band)
+  const outputs = given.context.review.instruments.reduce(
+    (sum, one) => sum + (one.kind === 'signal-generator' ? one.channels : 0),
+    0,
+  )
+  if (outputs < SIGNALS_TO_INTERMODULATE) return []
   return ([-1, 1] as const).map(sign =>
     interfering(given, {
       id: `im${sign}`,
@@ -174,6 +182,7 @@ function survivalSlots(given: Here): Slot[] {
   const rounds = Array.from({ length: SURVIVAL_REPEATS }, (_unused, i) => i + 1)
   const levels = (moment: 'before' | 'after') =>
     rounds.flatMap((round): Slot[] => [
+      reference(moment, round),
       {
         id: `${moment}-${round}`,
         kind: { is: moment, round },
@@ -184,10 +193,10 @@ function survivalSlots(given: Here): Slot[] {
         optional: true,
       },
     ])
-  const reference = (moment: 'before' | 'after'): Slot => ({
-    id: `reference-${moment}`,
-    kind: { is: 'reference', moment },
-    label: `SINAD at −90 dBm, the reference, ${moment}`,
+  const reference = (moment: 'before' | 'after', round: number): Slot => ({
+    id: round === 1 ? `reference-${moment}` : `reference-${moment}-${round}`,
+    kind: { is: 'reference', moment, round },
+    label: `SINAD at −90 dBm, the reference, ${moment}, ${round}`,
     frequencyHz,
     field: { as: 'figure', unit: 'dB', min: -10, max: 80, placeholder: 'dB' },
     role: null,
@@ -204,10 +213,8 @@ function survivalSlots(given: Here): Slot[] {
   }))
   return [
     derived(given, { id: 'survival', label: 'Survival', optional: true }),
-    reference('before'),
     ...levels('before'),
     ...hits,
     ...levels('after'),
-    reference('after'),
   ]
 }

@@ -109,13 +109,20 @@ function mostOf(step: Step, context: Context): number | null {
   return done.length > 0 ? Math.max(...done) : null
 }
 
-/** How far the reference moved between before and after, dB, where that is too much; null where it did not. */
+/**
+ * How far the reference between the readings moved from before to after, on average, dB, where that is too much;
+ * null where it did not.
+ */
 export function referenceMoved(step: Step, context: Context): number | null {
-  const [before, after] = ['before', 'after'].map(
-    moment => figureIn(step, { id: `reference-${moment}` }, context)?.seen.value,
-  )
-  if (before === undefined || after === undefined) return null
-  const moved = after - before
+  const [before, after] = (['before', 'after'] as const).map(wanted =>
+    step.slots.flatMap(slot =>
+      slot.kind.is === 'reference' && slot.kind.moment === wanted
+        ? (figureIn(step, slot, context)?.seen.value ?? [])
+        : [],
+    ),
+  ) as [number[], number[]]
+  if (before.length === 0 || after.length === 0) return null
+  const moved = mean(after) - mean(before)
   return Math.abs(moved) > REFERENCE_DB ? moved : null
 }
 

@@ -105,6 +105,48 @@ describe('strong signals', () => {
     expect(slot(resultOf(STRONG_ID, context), 'blocking').found!.value).toBeCloseTo(77, 0)
   })
 
+  it('two interferers are offered where the bench has three outputs, and counted from the 12 dB level', () => {
+    const offered = (outputs: 1 | 2) => {
+      const review = hearingReview({ second: { ...quiet, channels: outputs } })
+      const context = withReadings(review, [...pointsAround(-120, [-4, -1, 1, 5]), block('im1', 63)])
+      return resultOf(STRONG_ID, context).slots.find(({ slot: { id } }) => id === 'im1')
+    }
+    expect(offered(1)).toBeUndefined()
+    expect(offered(2)!.words).toMatch(/^6[23]\.\d.dB above the 12 dB level$/)
+  })
+
+  it('a reference read between the rounds tells when the bench itself has moved, by its mean', () => {
+    const consent = { by: 'the owner', at: '2026-11-20T10:00:00.000Z', upToDbm: 18 }
+    const review = hearingReview({ second: quiet })
+    review.memos = {
+      [STRONG_ID]: { common: null, bySet: { set: { consent, ifHz: null, isHighSide: false } } },
+    }
+    const sinads = (moment: string, values: number[]) =>
+      values.map((value, i) =>
+        figure(value, {
+          slot: i === 0 ? `reference-${moment}` : `reference-${moment}-${i + 1}`,
+          stepId: `${STRONG_ID}:band:c1:high`,
+          unit: 'dB',
+        }),
+      )
+    const asked = (after: number[]) =>
+      resultOf(
+        STRONG_ID,
+        withReadings(review, [...sinads('before', [30, 31, 29]), ...sinads('after', after)]),
+      ).questions.map(({ words }) => words)
+    expect(asked([30.5, 31.5, 29.5])).toEqual([])
+    expect(asked([28, 29, 27])[0]).toContain('moved by −2.0')
+    const ids = stationById(STRONG_ID)
+      .plan(review.sets[0]!, withReadings(review, []))[0]!
+      .slots.map(({ id }) => id)
+    expect(ids.slice(ids.indexOf('reference-before'), ids.indexOf('reference-before') + 4)).toEqual([
+      'reference-before',
+      'before-1',
+      'reference-before-2',
+      'before-2',
+    ])
+  })
+
   it('survival needs consent, stops where it stops, and calls damage only what repeating does not explain', () => {
     const review = hearingReview({ second: quiet })
     const plan = () => {
