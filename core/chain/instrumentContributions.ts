@@ -52,6 +52,11 @@ function accuracyOf(instrument: Instrument, readingW: number): Contribution[] {
   ]
 }
 
+/** A share of a voltage is twice that of a power. */
+function voltagePercentAsDb(percent: number): number {
+  return 2 * percentAsDb(percent, { scaleW: 1, readingW: 1 })
+}
+
 /** How well an instrument that states it as one figure knows a level, ± dB. */
 function levelAccuracyDb(instrument: Exclude<Instrument, PowerMeter | SpectrumAnalyser>): number {
   switch (instrument.kind) {
@@ -62,7 +67,7 @@ function levelAccuracyDb(instrument: Exclude<Instrument, PowerMeter | SpectrumAn
     case 'audio-meter':
       return instrument.sinadDb
     case 'ac-voltmeter':
-      return percentAsDb(instrument.accuracyPercent, { scaleW: 1, readingW: 1 }) * 2
+      return voltagePercentAsDb(instrument.accuracyPercent)
     case 'antenna-analyser':
       return 0
   }

@@ -1,4 +1,4 @@
-import type { Review } from '../review'
+import { type Review, stepKey } from '../review'
 import type { Step } from '../step'
 
 /** What steps of a station really took, s. */
@@ -46,7 +46,8 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map
   for (const { setId, stepId, seconds } of review.keyDowns) {
     const station = stepId.split(':')[0]!
     const steps = keyed.get(station) ?? new Map<string, number>()
-    steps.set(`${setId}|${stepId}`, (steps.get(`${setId}|${stepId}`) ?? 0) + seconds)
+    const key = stepKey(setId, stepId)
+    steps.set(key, (steps.get(key) ?? 0) + seconds)
     keyed.set(station, steps)
   }
   return new Map(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openInterlocks } from '#core/plan'
+import { openInterlocks, runKey } from '#core/plan'
 import type { ProposedLevel } from '#core/station'
 import { isRead, type Kept } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
@@ -49,7 +49,6 @@ const focus = computed(
 )
 const takesFiles = computed(() => recording.value ?? (actions.value?.take ? actions.value : null))
 const skipped = computed(() => (step.value && store.context ? store.context.skipReason(step.value) : null))
-const stepKey = computed(() => `${step.value?.set.id}|${step.value?.id}`)
 
 function dropped(event: DragEvent): void {
   dragging.value = false
@@ -115,7 +114,7 @@ useStationKeys(run, {
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine :takes-files="takesFiles !== null" />
       </div>
-      <StepRecord ref="record" :key="stepKey" :step="step" :slots="slots" />
+      <StepRecord ref="record" :key="runKey(step)" :step="step" :slots="slots" />
     </div>
     <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :coaching="coaching">
       <template #top>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { runKey } from '#core/plan'
 import { CARRIER_SLOT } from '#core/station'
 import { type Kept, slotOf } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
@@ -28,7 +29,6 @@ const bands = computed(() => {
     results: results.value.filter(one => one.step.band.id === id),
   }))
 })
-const stepKey = computed(() => `${step.value?.set.id}|${step.value?.id}`)
 
 function keep(kept: Kept): void {
   if (run.keep([kept], `the reading ${kept.text}`)) goOn()
@@ -81,7 +81,7 @@ useStationKeys(run, {
       <div class="curves">
         <PowerCurve v-for="band in bands" :key="band.id" :results="band.results" :band-name="band.name" />
       </div>
-      <StepRecord ref="record" :key="stepKey" :step="step" :slots="result.slots" />
+      <StepRecord ref="record" :key="runKey(step)" :step="step" :slots="result.slots" />
       <PowerTable :results="results" :step-id="step.id" />
     </div>
     <StepSide :step="step" :focus="carrier" :checks="checks" :unsafe="unsafe" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { runKey } from '#core/plan'
 import { harmonicsAt, type Moment, MOMENT_TITLES, MOMENT_WORDS, MOMENTS } from '#core/station'
 import { chainIdOf, type Kept, type Slot, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
@@ -34,7 +35,6 @@ const shown = computed(() => {
 const slots = computed(() => shown.value.map(({ slot }) => slot))
 const kept = (slotId: string) => (step.value && store.context?.readingsOf(step.value).get(slotId)) ?? null
 const reachable = computed(() => slots.value.filter(isReachable))
-const stepKey = computed(() => `${step.value?.set.id}|${step.value?.id}`)
 const disabled = computed(() => store.readOnly || !step.value || chainIdOf(step.value) === null)
 const padTestAt = computed(() => ({
   ...placeTo('bench'),
@@ -162,7 +162,7 @@ useStationKeys(run, {
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine takes-files />
       </div>
-      <StepRecord ref="record" :key="stepKey" :step="step" :slots="result.slots" />
+      <StepRecord ref="record" :key="runKey(step)" :step="step" :slots="result.slots" />
     </div>
     <StepSide :step="step" :focus="focus" :checks="checks" :unsafe="unsafe" :carrier-words="carrierWords" />
   </div>

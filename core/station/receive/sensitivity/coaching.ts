@@ -6,6 +6,7 @@ import {
   type CoachAdvice,
   criteriaOf,
   criterionLevel,
+  settable,
   USUAL_SENSITIVITY_DBM,
 } from '../../../hearing'
 import { printDb, printDbm } from '../../../quantity'
@@ -18,6 +19,9 @@ import { familyOf, hearingOf } from './points'
 
 /** What is reckoned with before anything but the curve is known, dB. */
 const OTHERS_DB = 1
+
+/** Only the generator’s step is asked for: its ends were seen to before. */
+const ANYWHERE = { lowestDbm: -Infinity, highestDbm: Infinity }
 
 /** The next level to read at, or why reading on would not help; null where the bench has no generator. */
 export function coachSensitivity(step: Step, context: Context): Coaching | null {
@@ -52,7 +56,7 @@ export function coachSensitivity(step: Step, context: Context): Coaching | null 
   if (advice.kind !== 'read')
     return { next: null, proposed: beside, socketDbm: null, ...endWords(advice, others) }
   const open = step.slots.findLast(({ kind }) => kind.is === 'point')
-  const levelDbm = settableOn(advice.levelDbm + lossDb, generator.resolution)
+  const levelDbm = settable(advice.levelDbm + lossDb, { ...ANYWHERE, stepDb: generator.resolution })
   const next = open ? { slotId: open.id, role: GENERATOR, levelDbm } : null
   return {
     next,
@@ -81,14 +85,14 @@ function besideThePoints(
   return step.slots.flatMap(({ id, kind }): ProposedLevel[] => {
     const socketDbm = kind.is === 'offset' ? offsetsDbm : lowest
     if ((kind.is !== 'offset' && kind.is !== 'leak') || socketDbm === null) return []
-    return [{ slotId: id, role: GENERATOR, levelDbm: settableOn(socketDbm + at.lossDb, at.stepDb) }]
+    return [
+      {
+        slotId: id,
+        role: GENERATOR,
+        levelDbm: settable(socketDbm + at.lossDb, { ...ANYWHERE, stepDb: at.stepDb }),
+      },
+    ]
   })
-}
-
-/** A level as the generator can show it. */
-function settableOn(levelDbm: number, stepDb: number): number {
-  const step = stepDb > 0 ? stepDb : 0.1
-  return Number((Math.round(levelDbm / step) * step).toFixed(3))
 }
 
 function readWords(advice: CoachAdvice & { kind: 'read' }, mark: string): string[] {
