@@ -23,8 +23,7 @@ test.use({
 })
 
 async function readyToHear(page: Page): Promise<void> {
-  await openDemo(page)
-  await visit(page, `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
+  await openDemo(page, `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
   const boxes = page.locator('section.over input[type=checkbox]')
   await expect(boxes.first()).toBeVisible()
   for (const box of await boxes.all()) await box.check()

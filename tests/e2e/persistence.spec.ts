@@ -3,8 +3,7 @@ import { expect, test } from '@playwright/test'
 import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, saved, visit } from './support'
 
 test('closing the tab in the middle loses at most the field being typed', async ({ page, context }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`)
+  await openDemo(page, `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`)
   await harmonicRow(page, 1).getByRole('textbox').fill('-25.1')
   await page.keyboard.press('Enter')
   await page.keyboard.type('-61')
@@ -15,8 +14,7 @@ test('closing the tab in the middle loses at most the field being typed', async 
 })
 
 test('a journal left by a tab that died in the middle of a write is taken up', async ({ page }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/card?set=trek-b`)
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£38')
   await page.goto('/')
   await page.evaluate(
@@ -42,8 +40,7 @@ test('a journal left by a tab that died in the middle of a write is taken up', a
 })
 
 test('undo and redo, by key and by button', async ({ page }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/card?set=trek-b`)
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await price.fill('£45')
   await price.press('Enter')
@@ -61,8 +58,7 @@ test('a review goes away as a file and comes back on another browser with every 
   page,
   browser,
 }) => {
-  await openDemo(page)
-  await visit(page, TREK_B_HIGH)
+  await openDemo(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 2)).toContainText('Outside by')
   const rows = await page.locator('table.harmonics').innerText()
   await visit(page, `${DEMO}/report`)
@@ -90,8 +86,7 @@ test('a review goes away as a file and comes back on another browser with every 
 })
 
 test('a review that is there already is never overwritten unasked', async ({ page }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/report`)
+  await openDemo(page, `${DEMO}/report`)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Take the review away' }).click(),
@@ -134,8 +129,7 @@ test('the shelf refuses bad files in plain words and stays as it was', async ({ 
 })
 
 test('two tabs: the second is read-only, follows, and can take over', async ({ page, context }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/card?set=trek-b`)
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
   await expect(page.getByLabel('Price', { exact: true })).toBeEnabled()
   const second = await context.newPage()
   await second.goto(`${DEMO}/card?set=trek-b`)
@@ -166,8 +160,7 @@ test('a removed review is gone after asking, and the demo comes back when wanted
 })
 
 test('a full disk is said in words, and the change stays on the screen', async ({ page }) => {
-  await openDemo(page)
-  await visit(page, `${DEMO}/card?set=trek-b`)
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await expect(price).toBeEnabled()
   await page.evaluate(() => {

@@ -10,8 +10,7 @@ async function bring(page: Page, name: string, content: string | Buffer): Promis
 }
 
 test.beforeEach(async ({ page }) => {
-  await openDemo(page)
-  await visit(page, MINI)
+  await openDemo(page, MINI)
   await expect(page.getByTestId('set-now')).toHaveText('146.520')
 })
 
