@@ -2,6 +2,9 @@ import { defineConfig } from '@playwright/test'
 
 const PORT = 4391
 
+// One context a worker, emptied between tests: scripts that were compiled for one test are there for the next.
+process.env.PW_TEST_REUSE_CONTEXT ??= '1'
+
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '**/*.spec.ts',

@@ -7,6 +7,8 @@ const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 /** The build of Joi the browser gets: it lacks a few things the one for Node has. */
 const joi = folder('./node_modules/joi/dist/joi-browser.min.mjs')
 const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
+/** The test that adds a station. */
+const TOY = 'tests/app/toyStation.test.ts'
 const shared = { plugins: [vue()], resolve: { alias } }
 
 export default defineConfig({
@@ -30,6 +32,20 @@ export default defineConfig({
         test: {
           name: 'app',
           include: ['tests/app/**/*.test.ts'],
+          exclude: [TOY],
+          environment: 'happy-dom',
+          testTimeout: 20_000,
+          setupFiles: ['tests/app/setup.ts'],
+          isolate: false,
+          pool: 'threads',
+        },
+      },
+      {
+        ...shared,
+        test: {
+          // It puts another registry under everything, which nobody else is to get.
+          name: 'a station more',
+          include: [TOY],
           environment: 'happy-dom',
           testTimeout: 20_000,
           setupFiles: ['tests/app/setup.ts'],
