@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { steppedWav } from './audioFixtures'
-import { DEMO, focusedName, goTo, openDemo, saved, tabTo, visit } from './support'
+import { DEMO, focusedName, goTo, openDemo, saved, tabTo } from './support'
 
 const SENSITIVITY = `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`
 

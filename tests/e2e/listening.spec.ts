@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { fakeCardWav } from './audioFixtures'
-import { DEMO, openDemo, visit } from './support'
+import { DEMO, openDemo } from './support'
 
 /** SINAD of the file the fake sound card plays, by the closed form. */
 const TRUE_SINAD_DB = 13.4

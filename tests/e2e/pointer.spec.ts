@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { follow, harmonicRow, openDemo, saved, visit } from './support'
+import { follow, harmonicRow, openDemo, saved } from './support'
 
 test('the same job by pointer', async ({ page }) => {
   await page.goto('/')

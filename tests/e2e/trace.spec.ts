@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemo, saved, traceCsv, visit } from './support'
+import { DEMO, harmonicRow, openDemo, saved, traceCsv } from './support'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
