@@ -2,7 +2,6 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import { DEMO, follow, openDemo } from './support'
 
-// The longest tests of all: they stand in the file that comes first, so that no core waits for them at the end.
 const VIEWS: [name: string, path: string, ready: string][] = [
   ['shelf', '/', 'Shelf'],
   ['card', `${DEMO}/card?set=trek-b`, 'Osmere Trek 2, sample B'],
