@@ -46,9 +46,7 @@ ${
     ? `**Outside what is wanted:** ${rows
         .filter(isOff)
         .map(row => `${row.title} (${percent(row.share)})`)
-        .join(
-          '; ',
-        )}. Those above are wider than need be: a single second near the threshold is not believed more than clicks allow, and in the squelch the step is counted beside a scatter that holds part of it.`
+        .join('; ')}.`
     : 'All shares are where they should be.'
 }
 `
