@@ -39,7 +39,10 @@ function drawSet(pool: PooledReceiver, random: () => number, stepDb = 0.1): Set 
   return { path, floorDbm, twelveDbm: floorDbm + ratioFor(pool, 12) }
 }
 
-/** Points at distances from a mark, as a person would set them on a generator of some step. */
+/**
+ * Points at distances from a mark, as a person would set them on a generator of some step: steered by the SINAD
+ * that is read, so the distances are true ones, whatever the generator shows.
+ */
 function points(
   pool: PooledReceiver,
   { path, floorDbm }: Set,
@@ -47,7 +50,7 @@ function points(
   random: () => number,
 ): Reading[] {
   return given.distancesDb.map((distance, index) => {
-    const wanted = given.markDbm + 0.6 + distance + between(random, -0.5, 0.5)
+    const wanted = given.markDbm - path.throughDb + distance + between(random, -0.5, 0.5)
     const setDbm = Number((Math.round(wanted / given.stepDb) * given.stepDb).toFixed(2))
     const heard = hear(pool, setDbm + path.throughDb - floorDbm, random)
     return sinadReading(
