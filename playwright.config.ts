@@ -2,9 +2,6 @@ import { defineConfig } from '@playwright/test'
 
 const PORT = 4391
 
-// One context a worker, emptied between tests: scripts that were compiled for one test are there for the next.
-process.env.PW_TEST_REUSE_CONTEXT ??= '1'
-
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '**/*.spec.ts',
@@ -20,8 +17,6 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
-    // Dialogs open and close at once: there is nothing to see in between, and half of the tests would wait for it.
-    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       args: [

@@ -249,7 +249,6 @@ const first = await listener.evaluate(
       look()
     }),
 )
-await listener.waitForTimeout(2000)
 const listening = await workOf(5000)
 console.log(
   `${'from Listen to the first report'.padEnd(58)} ${first.toFixed(0).padStart(8)} ms   goal 1500 ms`,

@@ -51,6 +51,7 @@ export function correctReading(
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
   const { role = INSTRUMENT_ROLE, signal = 'from-radio' } = through
+  // By far the most: a name that is put together anew each time is slow to compare.
   const usual = role === INSTRUMENT_ROLE && signal === 'from-radio'
   return context.derive(reading, usual ? 'socket' : `socket:${role}:${signal}`, () =>
     correctedThrough(reading, { seen: reading.seen, role, signal }, context),

@@ -175,7 +175,7 @@ test('truncated, too slow, incomplete and foreign files are told in plain words,
   await expect(page.locator('[data-slot=tone] input')).toHaveValue('')
 })
 
-test('100 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({
+test('300 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({
   page,
 }) => {
   await openDemo(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
@@ -191,7 +191,7 @@ test('100 MB of I/Q are read in slices while the page stays awake, and can be ca
     }
     const part = new Blob([piece])
     const data = new File(
-      Array.from({ length: 26 }, () => part),
+      Array.from({ length: 78 }, () => part),
       'long.sigmf-data',
     )
     const meta = new File(
@@ -224,14 +224,14 @@ test('100 MB of I/Q are read in slices while the page stays awake, and can be ca
         .dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
     watch.again()
   })
-  expect(await page.evaluate(() => (window as unknown as { size: number }).size)).toBeGreaterThan(95e6)
-  await expect(dialog(page)).toContainText(/% of 100 MB read/)
+  expect(await page.evaluate(() => (window as unknown as { size: number }).size)).toBeGreaterThan(290e6)
+  await expect(dialog(page)).toContainText(/% of 300 MB read/)
   await dialog(page).getByRole('button', { name: 'Cancel' }).click()
   await expect(dialog(page)).toContainText('Cancelled. Nothing was kept')
   await dialog(page).getByRole('button', { name: 'Read again' }).click()
   await expect(dialog(page)).toContainText('Occupied bandwidth', { timeout: 90_000 })
   const longest = await page.evaluate(() => (window as unknown as { longest: number }).longest)
-  console.log(`    longest pause of the page while 100 MB were read: ${longest.toFixed(0)} ms`)
+  console.log(`    longest pause of the page while 300 MB were read: ${longest.toFixed(0)} ms`)
   expect(longest).toBeLessThan(2000)
   await page.getByRole('button', { name: 'Leave it' }).click()
   await expect(dialog(page)).toBeHidden()

@@ -7,7 +7,7 @@ import { budget, contribution, type Contribution } from '../../../uncertainty'
 import { type Located, steppedEdges } from '../../../hearing'
 import { judgedDerived, openDerived } from '../derivedResult'
 import { twelveDecibelLevel } from '../twelveDecibelLevel'
-import { type Edge, type Round, roundsOf, stepOf, whole } from './rounds'
+import { type Edge, roundsOf, stepOf, whole } from './rounds'
 
 /** Standard deviations of a normal error on either side of which 95 % lie. */
 const OF_95 = 1.96
@@ -52,7 +52,7 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
   if (rounds.length === 0)
     return openDerived(slot, 'Not measured', 'One round at least: where it opens, where it closes.')
   const { stepDb, isTyped } = stepOf(step, context)
-  const { apart } = edgesOf(rounds, stepDb)
+  const { apart } = edgesOf(step, context)
   const found: Found = {
     value: apart.value,
     unit: 'dB',
@@ -80,10 +80,10 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
 function opensResult(step: Step, slot: Slot, context: Context): SlotResult {
   const opens = roundsOf(step, 'threshold', context).flatMap(({ open }) => open ?? [])
   if (opens.length === 0) return openDerived(slot, 'Not measured', 'Nothing was read yet.')
-  const { stepDb, isTyped } = stepOf(step, context)
+  const { isTyped } = stepOf(step, context)
   const last: Edge = opens.at(-1)!
   const ofPath = last.found.budget.contributions.filter(({ group }) => group !== 'resolution')
-  const { opening } = edgesOf(roundsOf(step, 'threshold', context), stepDb)
+  const { opening } = edgesOf(step, context)
   const lines = [...ofPath, steppedLine(opening, { isTyped, rounds: opens.length })]
   const { value } = opening
   const found: Found = {
@@ -122,13 +122,17 @@ function besideTwelve(
 }
 
 /** Where the edges lie by all rounds: going up it opened within the last step, going down it closed within it. */
-function edgesOf(rounds: readonly Pick<Round, 'open' | 'close'>[], stepDb: number) {
-  const seen = (edge: Edge | null, downDb: number, upDb: number) =>
-    edge ? [{ fromDbm: edge.levelDbm - downDb, toDbm: edge.levelDbm + upDb }] : []
-  return steppedEdges(
-    rounds.flatMap(({ open }) => seen(open, stepDb, 0)),
-    rounds.flatMap(({ close }) => seen(close, 0, stepDb)),
-  )
+function edgesOf(step: Step, context: Context) {
+  return context.derive(step, 'edges', () => {
+    const { stepDb } = stepOf(step, context)
+    const rounds = roundsOf(step, 'threshold', context)
+    const seen = (edge: Edge | null, downDb: number, upDb: number) =>
+      edge ? [{ fromDbm: edge.levelDbm - downDb, toDbm: edge.levelDbm + upDb }] : []
+    return steppedEdges(
+      rounds.flatMap(({ open }) => seen(open, stepDb, 0)),
+      rounds.flatMap(({ close }) => seen(close, 0, stepDb)),
+    )
+  })
 }
 
 function steppedLine(

@@ -150,15 +150,19 @@ function spuriousSlots(given: Here): Slot[] {
 /** Outputs of generators it takes: the wanted signal, and one at each of two offsets. */
 const SIGNALS_TO_INTERMODULATE = 3
 
-/** Two interferers of one level at one and two channel steps: offered where the bench has the generators. */
+/**
+ * Two interferers of one level at one and two channel steps: offered where the bench has the generators, and shown
+ * where it was read when the bench had them.
+ */
 function intermodulationSlots(given: Here): Slot[] {
-  const spacingHz = spacingOf(given.place.band)
-  const outputs = given.context.review.instruments.reduce(
+  const { here, place, context } = given
+  const spacingHz = spacingOf(place.band)
+  const outputs = context.review.instruments.reduce(
     (sum, one) => sum + (one.kind === 'signal-generator' ? one.channels : 0),
     0,
   )
-  if (outputs < SIGNALS_TO_INTERMODULATE) return []
-  return ([-1, 1] as const).map(sign =>
+  const read = context.readingsOf(here)
+  const slots = ([-1, 1] as const).map(sign =>
     interfering(given, {
       id: `im${sign}`,
       kind: { is: 'intermodulation', sign },
@@ -167,6 +171,7 @@ function intermodulationSlots(given: Here): Slot[] {
       optional: true,
     }),
   )
+  return outputs >= SIGNALS_TO_INTERMODULATE ? slots : slots.filter(({ id }) => read.has(id))
 }
 
 function survivalSlots(given: Here): Slot[] {

@@ -106,13 +106,17 @@ describe('strong signals', () => {
   })
 
   it('two interferers are offered where the bench has three outputs, and counted from the 12 dB level', () => {
-    const offered = (outputs: 1 | 2) => {
+    const slotIm1 = (outputs: 1 | 2, readings: Reading[]) => {
       const review = hearingReview({ second: { ...quiet, channels: outputs } })
-      const context = withReadings(review, [...pointsAround(-120, [-4, -1, 1, 5]), block('im1', 63)])
+      const context = withReadings(review, [...pointsAround(-120, [-4, -1, 1, 5]), ...readings])
       return resultOf(STRONG_ID, context).slots.find(({ slot: { id } }) => id === 'im1')
     }
-    expect(offered(1)).toBeUndefined()
-    expect(offered(2)!.words).toMatch(/^6[23]\.\d.dB above the 12 dB level$/)
+    expect(slotIm1(1, [])).toBeUndefined()
+    expect(slotIm1(2, [])!.state).toBe('open')
+    const counted = /^6[23]\.\d.dB above the 12 dB level$/
+    expect(slotIm1(2, [block('im1', 63)])!.words).toMatch(counted)
+    // A generator that has left the bench takes nothing with it that was read.
+    expect(slotIm1(1, [block('im1', 63)])!.words).toMatch(counted)
   })
 
   it('a reference read between the rounds tells when the bench itself has moved, by its mean', () => {

@@ -52,6 +52,18 @@ describe('sensitivity', () => {
     expect(verdict([microvoltClaim(0.224)])).toBe('too-close')
   })
 
+  it('says through which filter and which de-emphasis it was heard; a memo without one means the radio’s own', () => {
+    const said = (common: unknown) => {
+      const review = hearingReview()
+      if (common) review.memos = { [SENSITIVITY_ID]: { common, bySet: {} } }
+      const context = withReadings(review, pointsAround(-120, AROUND))
+      return slot(resultOf(SENSITIVITY_ID, context), 'sinad-12').notes.join(' ')
+    }
+    expect(said(null)).toContain('Audio through 300 Hz to 3 kHz. ')
+    expect(said({ filter: 'flat' })).toContain('20 Hz to 20 kHz, no weighting. ')
+    expect(said({ filter: 'voice', deEmphasisUs: 750 })).toContain('300 Hz to 3 kHz, 750 µs de-emphasis. ')
+  })
+
   it('a limit for 20 dB psophometric says nothing of 12 dB SINAD; the yardstick does', () => {
     const context = withReadings(hearingReview(), pointsAround(-120, AROUND))
     const mark = slot(resultOf(SENSITIVITY_ID, context), 'sinad-12')

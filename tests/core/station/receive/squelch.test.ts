@@ -42,6 +42,13 @@ describe('squelch', () => {
     expect(opens.words).toContain('against the 12 dB level')
   })
 
+  it('an edge seen without the other tells of the scatter, and is not left out', () => {
+    const two = [1, 2].flatMap(n => round(n, -113, -117))
+    const third = round(3, -111.5, -117)
+    const range = (readings: Reading[]) => hysteresis(readings).found!.budget.range
+    expect(range([...two, third[0]!])).toBeGreaterThan(1.2 * range(two))
+  })
+
   it('asks where it opened below where it closed', () => {
     const context = withReadings(hearingReview(), round(1, -117, -113))
     expect(resultOf(SQUELCH_ID, context).questions[0]!.words).toContain('wrong way round')
