@@ -7,8 +7,10 @@ const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 /** The build of Joi the browser gets: it lacks a few things the one for Node has. */
 const joi = folder('./node_modules/joi/dist/joi-browser.min.mjs')
 const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
-/** The test that adds a station. */
-const TOY = 'tests/app/toyStation.test.ts'
+/** Tests that put another registry or another storage under everything, which nobody else is to get. */
+const APART = ['toyStation', 'reviewStorage', 'reviewStore', 'shelfStore', 'ownRulebooks'].map(
+  name => `tests/app/${name}.test.ts`,
+)
 const shared = { plugins: [vue()], resolve: { alias } }
 
 export default defineConfig({
@@ -32,7 +34,7 @@ export default defineConfig({
         test: {
           name: 'app',
           include: ['tests/app/**/*.test.ts'],
-          exclude: [TOY],
+          exclude: APART,
           environment: 'happy-dom',
           testTimeout: 20_000,
           setupFiles: ['tests/app/setup.ts'],
@@ -43,9 +45,8 @@ export default defineConfig({
       {
         ...shared,
         test: {
-          // It puts another registry under everything, which nobody else is to get.
-          name: 'a station more',
-          include: [TOY],
+          name: 'apart',
+          include: APART,
           environment: 'happy-dom',
           testTimeout: 20_000,
           setupFiles: ['tests/app/setup.ts'],

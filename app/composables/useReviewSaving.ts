@@ -1,23 +1,43 @@
 import type { ShallowRef } from 'vue'
 import type { Review } from '#core/review'
-import { saveReview } from '~/storage'
+import { noteChange, OvertakenError, saveReview } from '~/storage'
 
 /** Whether what is on the screen is on the disk. */
 export type SaveState =
   { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'failed'; message: string }
 
-/** Saves the open review, one state after another in the order they were made. */
-export function useReviewSaving(review: ShallowRef<Review | null>, onSaved: () => void) {
+/** What the others hear of the saving. */
+export interface SavingEvents {
+  onSaved: () => void
+  /** Another tab has written the review: this one's edits end here. */
+  onOvertaken: () => void
+}
+
+/**
+ * Saves the open review: every state leaves its journal at once, and the newest is written as soon as the disk
+ * is free; states in between need not be.
+ */
+export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, onOvertaken }: SavingEvents) {
   const ui = useUiStore()
   const saveState = ref<SaveState>({ kind: 'saved', at: null })
-  let writing: Promise<void> = Promise.resolve()
+  let wanted: Review | null = null
+  let writing: Promise<void> | null = null
 
-  /** Puts the next state on the screen at once, and on the disk as soon as the ones before it are. */
+  /** Puts the next state on the screen and into the journal at once, and on the disk as soon as it is free. */
   function put(next: Review): void {
-    review.value = { ...next, updatedAt: new Date().toISOString() }
+    wanted = { ...next, updatedAt: new Date().toISOString() }
+    review.value = wanted
     saveState.value = { kind: 'saving' }
-    const snapshot = review.value
-    writing = writing.then(() => save(snapshot))
+    noteChange(wanted)
+    writing ??= write().finally(() => (writing = null))
+  }
+
+  async function write(): Promise<void> {
+    while (wanted) {
+      const snapshot: Review = wanted
+      wanted = null
+      await save(snapshot)
+    }
   }
 
   async function save(snapshot: Review): Promise<void> {
@@ -27,6 +47,7 @@ export function useReviewSaving(review: ShallowRef<Review | null>, onSaved: () =
       onSaved()
     } catch (error) {
       saveState.value = { kind: 'failed', message: error instanceof Error ? error.message : String(error) }
+      if (error instanceof OvertakenError) onOvertaken()
       ui.sayProblem(error)
     }
   }
@@ -35,5 +56,11 @@ export function useReviewSaving(review: ShallowRef<Review | null>, onSaved: () =
     saveState.value = { kind: 'saved', at: null }
   }
 
-  return { saveState, put, forget }
+  return {
+    saveState,
+    put,
+    forget,
+    /** Resolved once all that was put is on the disk, or could not be. */
+    settled: () => writing ?? Promise.resolve(),
+  }
 }

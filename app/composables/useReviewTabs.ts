@@ -1,4 +1,5 @@
 import { lockReview, type LockState, type ReviewLock } from '~/storage/reviewLock'
+import { type TabMessage, tabChannel } from '~/storage/tabChannel'
 
 /** What a tab does about the other tabs that have the same review open. */
 export interface TabEvents {
@@ -6,21 +7,56 @@ export interface TabEvents {
   onChanged: () => void
   /** Another tab has taken the review over from this one. */
   onLost: () => void
+  /** Another tab has taken the review off the shelf. */
+  onRemoved: () => void
+  /** Another tab has brought in another copy in its place. */
+  onReplaced: () => void
+  /** Resolved once all that was changed here is on the disk. */
+  settled: () => Promise<void>
 }
 
+/** How long the tab that has the review is given to finish, ms; one that sleeps is not waited for. */
+const HAND_OVER_MS = 1500
+
 /** Which tab may write the open review: one at a time, and the others follow it. */
-export function useReviewTabs({ onChanged, onLost }: TabEvents) {
+export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settled }: TabEvents) {
   const lockState = ref<LockState>('waiting')
-  const readOnly = computed(() => lockState.value !== 'mine')
+  const handingOver = ref(false)
+  const readOnly = computed(() => lockState.value !== 'mine' || handingOver.value)
   let lock: ReviewLock | null = null
   let channel: BroadcastChannel | null = null
+  let onHandedOver: (() => void) | null = null
 
   /** Listens to the other tabs from here on. */
   function listen(id: string): void {
-    channel = new BroadcastChannel(`rigorous-meter:${id}`)
-    channel.onmessage = () => {
-      if (readOnly.value) onChanged()
+    channel = tabChannel(id)
+    channel.onmessage = ({ data }: MessageEvent<TabMessage>) => hear(data)
+  }
+
+  function hear(message: TabMessage): void {
+    switch (message) {
+      case 'saved':
+        if (readOnly.value) onChanged()
+        break
+      case 'hand-over':
+        if (lockState.value === 'mine') void handOver()
+        break
+      case 'handed-over':
+        onHandedOver?.()
+        break
+      case 'removed':
+        onRemoved()
+        break
+      case 'replaced':
+        onReplaced()
     }
+  }
+
+  /** No more changes here; the other tab reads when the last of them is on the disk. */
+  async function handOver(): Promise<void> {
+    handingOver.value = true
+    await settled()
+    channel?.postMessage('handed-over' satisfies TabMessage)
   }
 
   /** Asks to be the one that writes. */
@@ -28,7 +64,16 @@ export function useReviewTabs({ onChanged, onLost }: TabEvents) {
     lock = lockReview(id, state => {
       const lost = lockState.value === 'mine' && state === 'elsewhere'
       lockState.value = state
+      handingOver.value = false
       if (lost) onLost()
+    })
+  }
+
+  function askedToHandOver(): Promise<void> {
+    return new Promise(resolve => {
+      onHandedOver = resolve
+      setTimeout(resolve, HAND_OVER_MS)
+      channel?.postMessage('hand-over' satisfies TabMessage)
     })
   }
 
@@ -42,12 +87,14 @@ export function useReviewTabs({ onChanged, onLost }: TabEvents) {
     /** Writes from here on; the other tabs only read. False where nothing is open. */
     async takeOver(): Promise<boolean> {
       if (!lock) return false
-      await lock.takeOver()
+      await askedToHandOver()
+      onHandedOver = null
+      await lock?.takeOver()
       return true
     },
 
     tellSaved(): void {
-      channel?.postMessage('saved')
+      channel?.postMessage('saved' satisfies TabMessage)
     },
 
     leave(): void {
@@ -56,6 +103,7 @@ export function useReviewTabs({ onChanged, onLost }: TabEvents) {
       channel?.close()
       channel = null
       lockState.value = 'waiting'
+      handingOver.value = false
     },
   }
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import type { ReviewBundle } from '#core/review'
-import type { ReviewHead } from '~/storage'
+import { CoreError } from '#core/errors'
+import type { ReadReview, ReviewBundle } from '#core/review'
+import type { SalvagedFile } from '~/components/shelf/DamagedFile.vue'
+import type { DamagedHead, ReviewHead } from '~/storage'
 
 const shelf = useShelfStore()
 const ui = useUiStore()
@@ -10,7 +12,9 @@ const config = useRuntimeConfig().public
 const title = ref('')
 const filePicker = useTemplateRef<HTMLInputElement>('filePicker')
 const waiting = shallowRef<ReviewBundle | null>(null)
+const damagedFile = shallowRef<SalvagedFile | null>(null)
 const toRemove = shallowRef<ReviewHead | null>(null)
+const { takeFromShelf } = useTakeAway()
 const dragging = ref(false)
 
 useKeys({ t: () => ui.toggleTheme(), 'g t': () => void router.push('/tools') })
@@ -50,22 +54,39 @@ async function openDemo(): Promise<void> {
 async function bringIn(file: File | undefined): Promise<void> {
   if (!file) return
   try {
-    const bundle = await shelf.readFile(file)
-    if (shelf.isOnShelf(bundle.review.id)) waiting.value = bundle
-    else await put(bundle)
+    await offer(await shelf.readFile(file))
   } catch (error) {
-    ui.sayProblem(error)
+    if (!(error instanceof CoreError) || error.code !== 'bad-review') return ui.sayProblem(error)
+    await offerSound(file, error)
   }
 }
 
-async function put(bundle: ReviewBundle): Promise<void> {
+async function offer(bundle: ReadReview): Promise<void> {
+  if (shelf.isOnShelf(bundle.review.id)) waiting.value = bundle
+  else await put(bundle)
+}
+
+/** A damaged file: nothing comes in before it was said what would be left out. */
+async function offerSound(file: File, error: CoreError): Promise<void> {
+  try {
+    const sound = await shelf.salvageFile(file)
+    if (sound) damagedFile.value = { why: error.message, ...sound }
+    else ui.sayProblem(error)
+  } catch (cause) {
+    ui.sayProblem(cause)
+  }
+}
+
+async function put(bundle: ReviewBundle & { missing?: string[] }): Promise<void> {
   try {
     await shelf.put(bundle)
-    ui.say(`“${bundle.review.title}” is on the shelf.`)
+    const missing = bundle.missing?.length ? ` Not in the file: ${bundle.missing.join(', ')}.` : ''
+    ui.say(`“${bundle.review.title}” is on the shelf.${missing}`)
   } catch (error) {
     ui.sayProblem(error)
   }
   waiting.value = null
+  damagedFile.value = null
 }
 
 function picked(event: Event): void {
@@ -79,20 +100,11 @@ function dropped(event: DragEvent): void {
   void bringIn(event.dataTransfer?.files[0])
 }
 
-async function takeAway(head: ReviewHead): Promise<void> {
-  try {
-    const bundle = await shelf.bundleOf(head.id)
-    const { writeReviewFile } = await import('#core/review')
-    if (bundle)
-      downloadFile(
-        `${fileNameFrom(head.title)}.review.json`,
-        new Blob([writeReviewFile(bundle, { version: config.version, at: new Date().toISOString() })], {
-          type: 'application/json',
-        }),
-      )
-  } catch (error) {
-    ui.sayProblem(error)
-  }
+const takeAway = (head: ReviewHead) => takeFromShelf(head.id)
+
+/** A damaged review is asked about like any other. */
+function askToRemove({ id }: DamagedHead): void {
+  toRemove.value = { id, title: 'A damaged review', setNames: [], readingCount: 0, updatedAt: '' }
 }
 
 async function remove(head: ReviewHead): Promise<void> {
@@ -148,6 +160,16 @@ function putCopy(bundle: ReviewBundle): void {
         <VBtn type="submit" color="primary" :disabled="!title.trim()">Start a review</VBtn>
       </form>
 
+      <section v-if="shelf.problem" class="sheet empty" role="alert" data-testid="no-storage">
+        <h2>The shelf cannot be read</h2>
+        <p>{{ shelf.problem }}</p>
+        <div class="row"><VBtn variant="outlined" @click="fill">Try again</VBtn></div>
+      </section>
+
+      <ul v-if="shelf.damaged.length" class="reviews">
+        <DamagedLine v-for="head in shelf.damaged" :key="head.id" :head="head" @remove="askToRemove(head)" />
+      </ul>
+
       <ul v-if="shelf.heads.length" class="reviews">
         <ShelfLine
           v-for="head in shelf.heads"
@@ -158,7 +180,11 @@ function putCopy(bundle: ReviewBundle): void {
         />
       </ul>
 
-      <section v-else-if="shelf.loaded" class="sheet empty" data-testid="empty-shelf">
+      <section
+        v-else-if="shelf.loaded && !shelf.problem && !shelf.damaged.length"
+        class="sheet empty"
+        data-testid="empty-shelf"
+      >
         <h2>The shelf is empty</h2>
         <p>
           Start a review above: name it, add a radio with what its maker claims, tell what is on your bench,
@@ -171,9 +197,11 @@ function putCopy(bundle: ReviewBundle): void {
         The demo review is not on the shelf.
         <button type="button" class="link" @click="openDemo">Bring it back</button>
       </p>
+      <ShelfFoot v-if="shelf.heads.length" />
     </main>
 
     <AlreadyOnShelf v-model="waiting" @replace="put" @keep-both="putCopy" />
+    <DamagedFile v-model="damagedFile" @bring-in="put" />
     <RemoveReview v-model="toRemove" @take-away="takeAway" @remove="remove" />
   </div>
 </template>

@@ -1,34 +1,28 @@
 import localforage from 'localforage'
+import 'localforage-getitems'
+import 'localforage-setitems'
 
-/** The browser's database of reviews, readings, traces, curves and pictures. */
-export const disk = localforage.createInstance({
-  name: 'rigorous-meter',
-  storeName: 'reviews',
+/** The database everything is kept in. Its name is also how the strict journal finds it. */
+export const DATABASE = 'rigorous-meter'
+
+/** Where the strict journal is kept, in the same database: what flushes it flushes the records before it. */
+export const JOURNAL_STORE = 'journal'
+
+/** The one driver: what another would keep, this one would not find again. */
+const driver = localforage.INDEXEDDB
+
+/** Reviews, readings, traces, curves and pictures. */
+const records = localforage.createInstance({
+  ...{ name: DATABASE, storeName: 'reviews', driver },
   description: 'Reviews, readings and traces',
 })
+const journal = localforage.createInstance({
+  ...{ name: DATABASE, storeName: JOURNAL_STORE, driver },
+  description: 'What is about to be written',
+})
 
-/** What a record of a review's is called; those with many of a kind take the one's own name at the end. */
-export const recordKey = {
-  head: (reviewId: string) => `head:${reviewId}`,
-  shelf: (reviewId: string) => `shelf:${reviewId}`,
-  /** All readings in one record, as forms up to 3 kept them. */
-  oldReadings: (reviewId: string) => `readings:${reviewId}`,
-  batch: (reviewId: string, index: number) => `readings:${reviewId}:${index}`,
-  trace: (reviewId: string, traceId: string) => `trace:${reviewId}:${traceId}`,
-  curve: (reviewId: string, curveId: string) => `curve:${reviewId}:${curveId}`,
-  picture: (reviewId: string, pictureId: string) => `picture:${reviewId}:${pictureId}`,
-}
-
-const KINDS_OF_ONE = ['head', 'shelf', 'readings']
-const KINDS_OF_MANY = ['readings', 'trace', 'curve', 'picture']
-
-/** Whether a record belongs to a review. */
-export function belongsTo(reviewId: string, key: string): boolean {
-  return (
-    KINDS_OF_ONE.some(kind => key === `${kind}:${reviewId}`) ||
-    KINDS_OF_MANY.some(kind => key.startsWith(`${kind}:${reviewId}:`))
-  )
-}
+/** How long a database that does not answer is waited for, ms. */
+const PATIENCE_MS = 3000
 
 /** A failed write, in plain words. */
 export class StorageError extends Error {
@@ -45,11 +39,86 @@ export class StorageError extends Error {
   }
 }
 
-/** @throws StorageError when the write fails. */
-export async function write(run: () => Promise<unknown>): Promise<void> {
+/** The browser's database does not open, or never answers: what is in it is not known. */
+export class NoStorageError extends Error {
+  constructor(why: 'refused' | 'silent', cause?: unknown) {
+    const said = {
+      refused: 'The browser’s database (IndexedDB) does not open',
+      silent: 'The browser’s database (IndexedDB) does not answer',
+    }
+    super(
+      `${said[why]}, so nobody knows what is on this shelf, and nothing can be kept. Nothing was changed. ` +
+        'A private window or a policy may forbid it, or another tab may hold it: close other tabs of this page and load it again.',
+      { cause },
+    )
+    this.name = 'NoStorageError'
+  }
+}
+
+let opened: Promise<typeof records> | null = null
+
+/**
+ * The database, once it is open.
+ * @throws NoStorageError when it will not open, or has not answered within three seconds.
+ */
+export function openDisk(): Promise<typeof records> {
+  opened ??= open().catch(error => {
+    opened = null
+    throw error
+  })
+  return opened
+}
+
+async function open(): Promise<typeof records> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const silence = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(() => reject(new NoStorageError('silent')), PATIENCE_MS)
+  })
   try {
-    await run()
+    await Promise.race([Promise.all([records.ready(), journal.ready()]), silence])
+    return records
   } catch (cause) {
-    throw new StorageError(cause)
+    throw cause instanceof NoStorageError ? cause : new NoStorageError('refused', cause)
+  } finally {
+    clearTimeout(timer)
+  }
+}
+
+/** Names of all records. @throws NoStorageError */
+export const recordNames = async (): Promise<string[]> => (await openDisk()).keys()
+
+/** Records by name; those that are not there are null. @throws NoStorageError */
+export async function readRecords(names: readonly string[]): Promise<Record<string, unknown>> {
+  const disk = await openDisk()
+  return names.length === 0 ? {} : disk.getItems([...names])
+}
+
+/** @throws NoStorageError */
+export async function readRecord(name: string): Promise<unknown> {
+  return (await openDisk()).getItem(name)
+}
+
+/**
+ * Writes records in one transaction: all of them, or none.
+ * @throws StorageError
+ */
+export async function writeRecords(
+  entries: readonly (readonly [name: string, record: unknown])[],
+): Promise<void> {
+  try {
+    const disk = await openDisk()
+    await disk.setItems(entries.map(([key, value]) => ({ key, value })))
+  } catch (cause) {
+    throw cause instanceof NoStorageError ? cause : new StorageError(cause)
+  }
+}
+
+/** @throws StorageError */
+export async function removeRecords(names: readonly string[]): Promise<void> {
+  try {
+    const disk = await openDisk()
+    await Promise.all(names.map(name => disk.removeItem(name)))
+  } catch (cause) {
+    throw cause instanceof NoStorageError ? cause : new StorageError(cause)
   }
 }

@@ -1,4 +1,14 @@
-export { StorageError } from './disk'
+export { NoStorageError, StorageError } from './disk'
 export { loadCurve, loadPicture, loadTrace, saveCurve, savePicture, saveTrace } from './pointsStorage'
-export { loadReview, removeReview, saveReview } from './reviewStorage'
-export { listReviews, type ReviewHead } from './shelfIndex'
+export { rawRecords } from './rawRecords'
+export {
+  DamagedReviewError,
+  loadReview,
+  noteChange,
+  OvertakenError,
+  removeReview,
+  replaceReview,
+  saveReview,
+} from './reviewStorage'
+export { type DamagedHead, listReviews, type ReviewHead, type ShelfContents } from './shelfIndex'
+export { type LostPart } from './reviewParts'

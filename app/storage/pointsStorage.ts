@@ -1,42 +1,63 @@
-import { REVIEW_SCHEMA_VERSION as schemaVersion } from '#core/bundle'
+import { buf, str } from 'crc-32'
 import type { CurvePoints, TracePoints } from '#core/review'
-import { disk, recordKey, write } from './disk'
+import { readRecord, writeRecords } from './disk'
+import { recordName } from './recordNames'
+import { STORAGE_FORM } from './seal'
 
-interface TraceRecord extends TracePoints {
-  schemaVersion: number
+/** Rows of figures as they are kept; older forms have neither length nor checksum. */
+interface PointsRecord {
+  form?: number
+  length?: number
+  sum?: number
 }
 
-interface CurveRecord extends CurvePoints {
-  schemaVersion: number
-}
-
-interface PictureRecord {
-  schemaVersion: number
+interface PictureRecord extends PointsRecord {
   dataUrl: string
+}
+
+const sumOf = (rows: readonly Float64Array[]): number =>
+  rows.reduce((sum, row) => buf(new Uint8Array(row.buffer, row.byteOffset, row.byteLength), sum), 0)
+
+const sealOf = (rows: readonly Float64Array[]): Required<PointsRecord> => ({
+  form: STORAGE_FORM,
+  length: rows[0]!.length,
+  sum: sumOf(rows),
+})
+
+function isSound({ form, length, sum }: PointsRecord, rows: readonly unknown[]): boolean {
+  if (!rows.every(row => row instanceof Float64Array)) return false
+  return form === undefined || (length === rows[0]!.length && sum === sumOf(rows))
 }
 
 /** @throws StorageError */
 export async function saveTrace(reviewId: string, traceId: string, points: TracePoints): Promise<void> {
-  const record: TraceRecord = { schemaVersion, ...points }
-  await write(() => disk.setItem(recordKey.trace(reviewId, traceId), record))
+  const { frequenciesHz, levelsDbm } = points
+  const record = { ...sealOf([frequenciesHz, levelsDbm]), frequenciesHz, levelsDbm }
+  await writeRecords([[recordName.trace(reviewId, traceId), record]])
 }
 
-/** Points of a trace; null when they are not there. */
+/** Points of a trace; null when they are not there, or damaged. */
 export async function loadTrace(reviewId: string, traceId: string): Promise<TracePoints | null> {
-  const record = await disk.getItem<TraceRecord>(recordKey.trace(reviewId, traceId))
-  return record && { frequenciesHz: record.frequenciesHz, levelsDbm: record.levelsDbm }
+  const record = (await readRecord(recordName.trace(reviewId, traceId))) as
+    (TracePoints & PointsRecord) | null
+  if (!record) return null
+  const { frequenciesHz, levelsDbm } = record
+  return isSound(record, [frequenciesHz, levelsDbm]) ? { frequenciesHz, levelsDbm } : null
 }
 
 /** @throws StorageError */
 export async function saveCurve(reviewId: string, curveId: string, points: CurvePoints): Promise<void> {
-  const record: CurveRecord = { schemaVersion, ...points }
-  await write(() => disk.setItem(recordKey.curve(reviewId, curveId), record))
+  const { x, y, y2 } = points
+  await writeRecords([[recordName.curve(reviewId, curveId), { ...sealOf([x, y, y2]), x, y, y2 }]])
 }
 
-/** Points of a curve; null when they are not there. */
+/** Points of a curve; null when they are not there, or damaged. */
 export async function loadCurve(reviewId: string, curveId: string): Promise<CurvePoints | null> {
-  const record = await disk.getItem<CurveRecord>(recordKey.curve(reviewId, curveId))
-  return record && { x: record.x, y: record.y, y2: record.y2 }
+  const record = (await readRecord(recordName.curve(reviewId, curveId))) as
+    (CurvePoints & PointsRecord) | null
+  if (!record) return null
+  const { x, y, y2 } = record
+  return isSound(record, [x, y, y2]) ? { x, y, y2 } : null
 }
 
 /**
@@ -44,11 +65,14 @@ export async function loadCurve(reviewId: string, curveId: string): Promise<Curv
  * @throws StorageError
  */
 export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
-  const record: PictureRecord = { schemaVersion, dataUrl }
-  await write(() => disk.setItem(recordKey.picture(reviewId, pictureId), record))
+  const record = { form: STORAGE_FORM, length: dataUrl.length, sum: str(dataUrl), dataUrl }
+  await writeRecords([[recordName.picture(reviewId, pictureId), record]])
 }
 
-/** A picture as a data URL; null when it is not there. */
+/** A picture as a data URL; null when it is not there, or damaged. */
 export async function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
-  return (await disk.getItem<PictureRecord>(recordKey.picture(reviewId, pictureId)))?.dataUrl ?? null
+  const record = (await readRecord(recordName.picture(reviewId, pictureId))) as PictureRecord | null
+  if (typeof record?.dataUrl !== 'string') return null
+  const { form, length, sum, dataUrl } = record
+  return form === undefined || (length === dataUrl.length && sum === str(dataUrl)) ? dataUrl : null
 }

@@ -1,60 +1,111 @@
-import type { Reading, Review } from '#core/review'
+import { str } from 'crc-32'
+import type { Parts, PartsHead } from './reviewParts'
+import { STORAGE_FORM } from './seal'
+import { flushedJournal, flushedReviews, flushJournal, removeFlushed } from './strictJournal'
 
-/**
- * What a write is about to put down, kept at once and synchronously: should the tab close before the records
- * are written, the next opening takes it up from here.
- */
+/** What is about to be put down of a review: only what differs from what is on the disk. */
 export interface Journal {
-  head: Omit<Review, 'readings'>
-  readingCount: number
-  /** Batches the write changes: index and readings. */
-  batches: [number, Reading[]][]
+  reviewId: string
+  /** Which state this is; the records know theirs. */
+  sequence: number
+  /** Revisions of the records this may be laid over; null: where there are none. */
+  bases: (string | null)[]
+  head: PartsHead
+  parts: [name: string, value: unknown][]
 }
 
-/** What was left: a journal, or the whole review as forms up to 3 left it. */
-export type LeftJournal = { kind: 'journal'; journal: Journal } | { kind: 'whole'; data: unknown }
+/** A journal that was left: readable, of an older form, or neither. */
+export type LeftJournal = { text: string } & (
+  | { is: 'journal'; journal: Journal }
+  | { is: 'older'; data: unknown }
+  | { is: 'unreadable'; why: 'damaged' | 'newer' }
+)
 
-const journalKey = (reviewId: string) => `rigorous-meter:journal:${reviewId}`
+const JOURNAL = 'rigorous-meter:journal:'
+const ASIDE = 'rigorous-meter:aside:'
+
+const mark = (json: string) => `journal ${STORAGE_FORM} ${json.length} ${str(json)}\n`
+
+/** The text of a journal, with its form, length and checksum in front. */
+export function journalText(journal: Omit<Journal, 'parts'> & { parts: Parts }): string {
+  const json = JSON.stringify({ ...journal, parts: [...journal.parts] })
+  return mark(json) + json
+}
 
 /**
- * Leaves a journal. Where it does not fit, there is none: the records are written all the same.
- * @returns its text, by which it is dropped.
+ * Leaves a journal twice: at once where a closing tab leaves it, and flushed where a browser that dies leaves it.
+ * Where it does not fit, the records are written all the same.
+ * @returns resolved once the browser has flushed it, or will not.
  */
-export function leaveJournal(journal: Journal): string {
-  const text = JSON.stringify(journal)
+export function leaveJournal(reviewId: string, text: string): Promise<void> {
   try {
-    localStorage.setItem(journalKey(journal.head.id), text)
+    localStorage.setItem(JOURNAL + reviewId, text)
   } catch {
-    localStorage.removeItem(journalKey(journal.head.id))
+    localStorage.removeItem(JOURNAL + reviewId)
   }
-  return text
+  return flushJournal(reviewId, text).catch(() => {})
 }
 
-/** The journal a tab left; null when there is none or it cannot be read. */
-export function leftJournal(reviewId: string): LeftJournal | null {
-  const text = localStorage.getItem(journalKey(reviewId))
-  if (text === null) return null
+/** The journals that were left of a review. */
+export async function leftJournals(reviewId: string): Promise<LeftJournal[]> {
+  const texts = [localStorage.getItem(JOURNAL + reviewId), await flushedJournal(reviewId).catch(() => null)]
+  return [...new Set(texts.flatMap(text => text ?? []))].map(readJournal)
+}
+
+function readJournal(text: string): LeftJournal {
+  const [first, form, length, sum] = text.slice(0, text.indexOf('\n') + 1).split(' ')
+  const older = first === 'journal' ? null : olderJournal(text)
+  if (older !== null) return { is: 'older', data: older, text }
+  if (first === 'journal' && Number(form) > STORAGE_FORM) return { is: 'unreadable', why: 'newer', text }
+  const json = text.slice(text.indexOf('\n') + 1)
+  if (json.length !== Number(length) || str(json) !== Number(sum))
+    return { is: 'unreadable', why: 'damaged', text }
+  return { is: 'journal', journal: JSON.parse(json) as Journal, text }
+}
+
+function olderJournal(text: string): object | null {
   try {
     const data: unknown = JSON.parse(text)
-    return isJournal(data) ? { kind: 'journal', journal: data } : { kind: 'whole', data }
+    return typeof data === 'object' ? data : null
   } catch {
-    removeJournal(reviewId)
     return null
   }
 }
 
-/** Drops the journal of this very text; a later one stays for its own write. */
+/** Drops the journal of this very text where closing tabs leave it; a later one stays for its own write. */
 export function dropJournal(reviewId: string, text: string): void {
-  if (localStorage.getItem(journalKey(reviewId)) === text) removeJournal(reviewId)
+  if (localStorage.getItem(JOURNAL + reviewId) === text) localStorage.removeItem(JOURNAL + reviewId)
 }
 
-export function removeJournal(reviewId: string): void {
-  localStorage.removeItem(journalKey(reviewId))
+export async function removeJournals(reviewId: string): Promise<void> {
+  localStorage.removeItem(JOURNAL + reviewId)
+  await removeFlushed(reviewId)
 }
 
-const isJournal = (data: unknown): data is Journal =>
-  typeof data === 'object' &&
-  data !== null &&
-  'head' in data &&
-  'batches' in data &&
-  Array.isArray(data.batches)
+/** Puts a journal that cannot be used where nothing overwrites it, and takes this very one out of the way. */
+export async function setAside(reviewId: string, text: string): Promise<void> {
+  localStorage.setItem(`${ASIDE}${reviewId}:${str(text) >>> 0}`, text)
+  dropJournal(reviewId, text)
+  if ((await flushedJournal(reviewId).catch(() => null)) === text) await removeFlushed(reviewId)
+}
+
+/** What was set aside of a review. */
+export function asides(reviewId: string): string[] {
+  return Object.keys(localStorage)
+    .filter(name => name.startsWith(`${ASIDE}${reviewId}:`))
+    .map(name => localStorage.getItem(name) ?? '')
+}
+
+export function removeAsides(reviewId: string): void {
+  Object.keys(localStorage)
+    .filter(name => name.startsWith(`${ASIDE}${reviewId}:`))
+    .forEach(name => localStorage.removeItem(name))
+}
+
+/** Reviews of which a journal was left. */
+export async function journalled(): Promise<string[]> {
+  const local = Object.keys(localStorage).flatMap(name =>
+    name.startsWith(JOURNAL) ? name.slice(JOURNAL.length) : [],
+  )
+  return [...new Set([...local, ...(await flushedReviews().catch(() => []))])]
+}

@@ -1,10 +1,13 @@
 import { createContext, createSharedWork } from '#core/context'
 import type { Review } from '#core/review'
-import { loadReview } from '~/storage'
+import { DamagedReviewError, loadReview } from '~/storage'
 import { useReviewChanges } from '~/composables/useReviewChanges'
 import { useReviewRecords } from '~/composables/useReviewRecords'
 import { useReviewSaving } from '~/composables/useReviewSaving'
 import { useReviewTabs } from '~/composables/useReviewTabs'
+
+/** Why what is on the screen is no longer what is on the shelf. */
+export type Gone = 'removed' | 'overtaken'
 
 /** The open review: its document, the one way to change it, undo and redo, saving, and who may write. */
 export const useReviewStore = defineStore('review', () => {
@@ -12,16 +15,28 @@ export const useReviewStore = defineStore('review', () => {
   const review = shallowRef<Review | null>(null)
   const missing = ref(false)
   const problem = ref<string | null>(null)
+  const damaged = shallowRef<DamagedReviewError | null>(null)
+  const gone = ref<Gone | null>(null)
   const shared = markRaw(createSharedWork())
   const context = computed(() => review.value && createContext(review.value, shared))
 
   const tabs = useReviewTabs({
-    onChanged: () => void (review.value && reload(review.value.id)),
+    onChanged: () => void again(),
     onLost: () =>
       ui.say('Another tab has taken this review over. Here it is read-only now; nothing was lost.'),
+    onRemoved: () => (gone.value = 'removed'),
+    onReplaced: () => {
+      ui.say('Another copy of this review was brought in, in another tab; this is the new one.')
+      void again()
+    },
+    settled: () => saving.settled(),
   })
-  const { lockState, readOnly } = tabs
-  const saving = useReviewSaving(review, tabs.tellSaved)
+  const { lockState } = tabs
+  const readOnly = computed(() => tabs.readOnly.value || gone.value !== null)
+  const saving = useReviewSaving(review, {
+    onSaved: tabs.tellSaved,
+    onOvertaken: () => (gone.value = 'overtaken'),
+  })
   const { forgetHistory, ...changes } = useReviewChanges({ review, readOnly, put: saving.put })
   const { forgetTraces, ...records } = useReviewRecords(review)
 
@@ -30,20 +45,29 @@ export const useReviewStore = defineStore('review', () => {
     close()
     missing.value = false
     problem.value = null
+    damaged.value = null
+    gone.value = null
     tabs.listen(id)
     await reload(id)
     if (review.value) tabs.hold(id)
   }
 
+  /** What was changed here a moment ago is on the disk before it is read again. */
   async function reload(id: string): Promise<void> {
     try {
-      const found = await loadReview(id)
+      await saving.settled()
+      const found = await loadReview(id, words => ui.say(words))
       review.value = found
       missing.value = found === null
       forgetHistory()
     } catch (error) {
+      damaged.value = error instanceof DamagedReviewError ? error : null
       problem.value = error instanceof Error ? error.message : String(error)
     }
+  }
+
+  async function again(): Promise<void> {
+    if (review.value && gone.value === null) await reload(review.value.id)
   }
 
   function close(): void {
@@ -60,7 +84,7 @@ export const useReviewStore = defineStore('review', () => {
   }
 
   return {
-    ...{ review, missing, problem, context, shared },
+    ...{ review, missing, problem, damaged, gone, context, shared },
     ...{ lockState, readOnly, saveState: saving.saveState },
     ...{ open, close, takeOver },
     ...changes,

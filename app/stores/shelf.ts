@@ -1,29 +1,45 @@
 import { ownBundle, type ReviewBundle } from '#core/bundle'
+import type { ReadReview, Review } from '#core/review'
 import {
+  DamagedReviewError,
+  type DamagedHead,
   listReviews,
   loadCurve,
   loadPicture,
   loadReview,
   loadTrace,
+  type LostPart,
   removeReview,
+  replaceReview,
   type ReviewHead,
   saveCurve,
   savePicture,
   saveReview,
   saveTrace,
 } from '~/storage'
+import { tellTabs } from '~/storage/tabChannel'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
 /** All reviews of this browser: listing, starting, bringing in, removing. */
 export const useShelfStore = defineStore('shelf', () => {
   const heads = shallowRef<ReviewHead[]>([])
+  const damaged = shallowRef<DamagedHead[]>([])
   const loaded = ref(false)
+  /** Why nobody knows what is on the shelf. */
+  const problem = ref<string | null>(null)
   const version = String(useRuntimeConfig().public.version)
 
   async function refresh(): Promise<void> {
-    heads.value = await listReviews()
-    loaded.value = true
+    try {
+      const contents = await listReviews()
+      heads.value = contents.heads
+      damaged.value = contents.damaged
+      problem.value = null
+      loaded.value = true
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error)
+    }
   }
 
   async function start(title: string): Promise<string> {
@@ -47,6 +63,7 @@ export const useShelfStore = defineStore('shelf', () => {
     if (localStorage.getItem(DEMO_PUT_KEY) === null) await putDemo()
   }
 
+  /** Puts a review on the shelf, in the place of one of the same id; tabs that have it open are told. */
   async function put(bundle: ReviewBundle): Promise<void> {
     const { id: reviewId } = bundle.review
     await Promise.all([
@@ -54,7 +71,8 @@ export const useShelfStore = defineStore('shelf', () => {
       ...[...bundle.curves].map(([id, points]) => saveCurve(reviewId, id, points)),
       ...[...bundle.pictures].map(([id, dataUrl]) => savePicture(reviewId, id, dataUrl)),
     ])
-    await saveReview(bundle.review)
+    await replaceReview(bundle.review)
+    tellTabs(reviewId, 'replaced')
     await refresh()
   }
 
@@ -62,11 +80,25 @@ export const useShelfStore = defineStore('shelf', () => {
     return heads.value.some(head => head.id === id)
   }
 
-  const remove = (id: string) => removeReview(id).then(refresh)
+  async function remove(id: string): Promise<void> {
+    await removeReview(id)
+    tellTabs(id, 'removed')
+    await refresh()
+  }
+
+  /**
+   * Puts what is sound of a damaged review on the shelf as one of its own; the damaged one stays as it is.
+   * @returns its id, and what was left out, in words.
+   */
+  async function rescue(id: string): Promise<{ id: string; left: string[] }> {
+    const { bundle, left } = await salvageOf(id)
+    await put(bundle)
+    return { id: bundle.review.id, left }
+  }
 
   return {
-    ...{ heads, loaded, refresh, isOnShelf },
-    ...{ start, put, remove, readFile, asCopy, bundleOf },
+    ...{ heads, damaged, loaded, problem, refresh, isOnShelf },
+    ...{ start, put, remove, rescue, readFile, salvageFile, asCopy, bundleOf, pointsOf },
     ...{ putDemo, putDemoOnce },
   }
 })
@@ -82,32 +114,81 @@ async function demoFromServer(version: string): Promise<ReviewBundle> {
 }
 
 /** Reads a review file; nothing is stored yet. */
-async function readFile(file: File): Promise<ReviewBundle> {
-  const { MAX_REVIEW_BYTES, readReviewFile } = await import('#core/review')
+async function readFile(file: File): Promise<ReadReview> {
+  const { readReviewFile } = await import('#core/review')
+  return readReviewFile(await textOf(file), file.name)
+}
+
+/** What is sound of a review file that is damaged, as a review of its own; null where nothing is. */
+async function salvageFile(file: File): Promise<{ bundle: ReadReview; left: string[] } | null> {
+  const { leftOutWords, salvageReviewFile } = await import('#core/review')
+  const sound = salvageReviewFile(await textOf(file), file.name, identityOf(file.name))
+  return sound && { bundle: sound, left: [...sound.left.map(leftOutWords), ...sound.missing] }
+}
+
+async function textOf(file: File): Promise<string> {
+  const { MAX_REVIEW_BYTES } = await import('#core/review')
   if (file.size > MAX_REVIEW_BYTES)
     throw new Error(
       `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,
     )
-  return readReviewFile(await file.text(), file.name)
+  return file.text()
 }
+
+const identityOf = (title: string) => ({ id: crypto.randomUUID(), title, at: new Date().toISOString() })
 
 /** The same review under an identity of its own, to stand beside one that is there. */
 function asCopy(bundle: ReviewBundle): ReviewBundle {
   return {
     ...bundle,
-    review: { ...bundle.review, id: crypto.randomUUID(), title: `${bundle.review.title} (copy)` },
+    review: { ...bundle.review, id: crypto.randomUUID(), title: titleWith(bundle.review.title, ' (copy)') },
   }
 }
 
+/** Longest title a review keeps. */
+const MOST_TITLE = 400
+
+const titleWith = (title: string, tail: string) => `${title.slice(0, MOST_TITLE - tail.length)}${tail}`
+
 async function bundleOf(id: string): Promise<ReviewBundle | null> {
   const review = await loadReview(id)
-  if (!review) return null
+  return review && pointsOf(review)
+}
+
+/** A review with what is stored beside it; what cannot be read there is left out. */
+async function pointsOf(review: Review, ofId = review.id): Promise<ReviewBundle> {
   const [traces, curves, pictures] = await Promise.all([
-    found(review.traces, head => loadTrace(id, head)),
-    found(review.curves, head => loadCurve(id, head)),
-    found(review.pictures, head => loadPicture(id, head)),
+    found(review.traces, head => loadTrace(ofId, head)),
+    found(review.curves, head => loadCurve(ofId, head)),
+    found(review.pictures, head => loadPicture(ofId, head)),
   ])
   return { review, traces, curves, pictures }
+}
+
+/** What is sound of a damaged review, with a name that says so. */
+async function salvageOf(id: string): Promise<{ bundle: ReviewBundle; left: string[] }> {
+  const error = await loadReview(id).then(
+    () => null,
+    (cause: unknown) => cause,
+  )
+  if (!(error instanceof DamagedReviewError))
+    throw error ?? new Error('This review opens: nothing is damaged.')
+  const { leftOutWords, missingIn, salvageReview } = await import('#core/review')
+  const salvaged = salvageReview(error.data, identityOf('A damaged review'))
+  if (!salvaged) throw new Error('Nothing of this review can be read. Nothing was changed.', { cause: error })
+  const review = { ...salvaged.review, title: titleWith(salvaged.review.title, ' (what was sound)') }
+  const bundle = await pointsOf(review, id)
+  return {
+    bundle,
+    left: [...error.lost.map(lostWords), ...salvaged.left.map(leftOutWords), ...missingIn(bundle)],
+  }
+}
+
+/** A part that cannot be read, in words. */
+export function lostWords({ field, items }: LostPart): string {
+  if (items === null) return `${field}: its record cannot be read`
+  const [first, last] = items
+  return `${field} ${first} to ${last}: their record cannot be read`
 }
 
 /** Records that belong to a list of heads, by id; those that are not there are left out. */

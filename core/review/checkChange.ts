@@ -1,7 +1,7 @@
 import type Joi from 'joi'
 import { CoreError } from '../errors'
 import { CROSS_CHECKED, crossCheck } from './crossCheck'
-import { reviewSchema } from './schema'
+import { fieldSchema, itemSchema, mostItems } from './schemaParts'
 import { badReview } from './schemaRefusal'
 import type { Review } from './types'
 
@@ -47,7 +47,7 @@ function checkField(
   items: Set<number> | null,
 ): CoreError<'bad-review'> | null {
   const value = next[field]
-  const schema = extract(field)
+  const schema = fieldSchema(field)
   if (items === null || !Array.isArray(value)) return refusalOf(schema, value)
   const item = itemSchema(field)
   for (const index of items) {
@@ -55,7 +55,7 @@ function checkField(
     const wrong = one === undefined ? null : refusalOf(item, one)
     if (wrong) return wrong
   }
-  return tooMany(schema, value.length)
+  return tooMany(field, value.length)
 }
 
 function refusalOf(schema: Joi.Schema, value: unknown): CoreError<'bad-review'> | null {
@@ -64,31 +64,11 @@ function refusalOf(schema: Joi.Schema, value: unknown): CoreError<'bad-review'> 
 }
 
 /** Only the length of a list is looked at: its items are checked one by one where they were touched. */
-function tooMany(schema: Joi.Schema, length: number): CoreError<'bad-review'> | null {
-  const rule = schema.$_getRule('max') as { args: { limit: number } } | undefined
-  const most = rule?.args.limit
-  return most !== undefined && length > most
+function tooMany(field: keyof Review, length: number): CoreError<'bad-review'> | null {
+  const most = mostItems(field)
+  return most !== null && length > most
     ? new CoreError('bad-review', `This was not kept: at most ${most} of these can be in a review.`, {
         why: `${length} of ${most}`,
       })
     : null
-}
-
-const fields = new Map<string, Joi.Schema>()
-
-function extract(field: keyof Review): Joi.Schema {
-  let schema = fields.get(field)
-  if (!schema) fields.set(field, (schema = reviewSchema.extract(field)))
-  return schema
-}
-
-/** The schema of one item of a list. */
-function itemSchema(field: keyof Review): Joi.Schema {
-  const key = `${field}[]`
-  let schema = fields.get(key)
-  if (!schema) {
-    const items = (extract(field) as unknown as { $_terms: { items: Joi.Schema[] } }).$_terms.items
-    fields.set(key, (schema = items[0]!))
-  }
-  return schema
 }

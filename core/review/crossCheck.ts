@@ -21,6 +21,17 @@ export const CROSS_CHECKED: readonly (keyof Review)[] = [
   'ownRulebooks',
 ]
 
+/** Lists whose items belong to a set of the review, and what one of them is called. */
+export const OF_A_SET = {
+  readings: 'a reading',
+  traces: 'a trace',
+  curves: 'a curve',
+  keyDowns: 'a key-down',
+  notes: 'a note',
+  pictures: 'a picture',
+  skipped: 'a step left out',
+} as const
+
 /** Checks the names inside a review against each other; null where all meet. O(n). */
 export function crossCheck(review: Review): CrossFault | null {
   return strayOf(review) ?? unknownRulebook(review)
@@ -28,16 +39,8 @@ export function crossCheck(review: Review): CrossFault | null {
 
 function strayOf(review: Review): CrossFault | null {
   const sets = new Set(review.sets.map(({ id }) => id))
-  const belonging: [string, readonly { setId: string; stepId: string }[]][] = [
-    ['a reading', review.readings],
-    ['a trace', review.traces],
-    ['a curve', review.curves],
-    ['a key-down', review.keyDowns],
-    ['a note', review.notes],
-    ['a picture', review.pictures],
-    ['a step left out', review.skipped],
-  ]
-  for (const [what, list] of belonging) {
+  for (const [field, what] of Object.entries(OF_A_SET)) {
+    const list: readonly { setId: string; stepId: string }[] = review[field as keyof typeof OF_A_SET]
     const stray = list.find(({ setId }) => !sets.has(setId))
     if (stray)
       return {
@@ -48,8 +51,13 @@ function strayOf(review: Review): CrossFault | null {
   return null
 }
 
+/** Ids of the rulebooks and yardsticks that a review may be judged by. */
+export function knownBooks({ ownRulebooks }: Pick<Review, 'ownRulebooks'>): Set<string> {
+  return new Set([...rulebooks, ...yardsticks, ...ownRulebooks].map(book => book.id))
+}
+
 function unknownRulebook(review: Review): CrossFault | null {
-  const known = new Set([...rulebooks, ...yardsticks, ...review.ownRulebooks].map(book => book.id))
+  const known = knownBooks(review)
   const { rulebookIds, yardstickId } = review.settings
   const asked = [
     ...rulebookIds,

@@ -61,8 +61,16 @@ export { checkChange, type ChangedPath } from './checkChange'
 export { readingsThrough, removeBand, removeChain, removeChannel, removeLevel, removeSet } from './removals'
 export { reviewSchema } from './schema'
 export { readingSchema } from './schema/readings'
+export { type LeftOut, leftOutWords, type Salvaged, salvageReview } from './salvageReview'
 export { validateReview } from './validateReview'
-export { writeReviewFile, readReviewFile, MAX_REVIEW_BYTES } from './reviewFile'
+export {
+  MAX_REVIEW_BYTES,
+  missingIn,
+  type ReadReview,
+  readReviewFile,
+  salvageReviewFile,
+  writeReviewFile,
+} from './reviewFile'
 export { migrateReview } from './migrateReview'
 export { claimText, readClaim } from './readClaim'
 export { readReceiverClaim, type TypedClaim, usualClaimUnit } from './readReceiverClaim'

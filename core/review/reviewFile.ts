@@ -9,6 +9,7 @@ import {
   writtenBy,
 } from '../bundle'
 import { CoreError } from '../errors'
+import { type LeftOut, salvageReview } from './salvageReview'
 import { validateReview } from './validateReview'
 
 /** Most a review file may weigh, bytes. */
@@ -78,37 +79,48 @@ export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; 
   return JSON.stringify(file, null, 1)
 }
 
+/** A review file that was read, and what of it is not there. */
+export interface ReadReview extends ReviewBundle {
+  /** Traces, curves and pictures without their points or bytes, in words; their figures are there. */
+  missing: string[]
+}
+
 /**
- * Reads a review file, or refuses it in plain words.
+ * Reads a review file, or refuses it in plain words. A trace, curve or picture whose points or bytes are not in
+ * it is told, and the rest comes in.
  * @throws CoreError `bad-file`, `bad-review` or `newer-version`.
  */
-export function readReviewFile(text: string, fileName: string): ReviewBundle {
+export function readReviewFile(text: string, fileName: string): ReadReview {
   const file = envelopeOf(text, fileName)
-  if (file.schemaVersion > REVIEW_SCHEMA_VERSION)
-    throw new CoreError(
-      'newer-version',
-      `“${fileName}” was written by a newer version (form ${file.schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`,
-      { got: file.schemaVersion, known: REVIEW_SCHEMA_VERSION },
-    )
-  const review = validateReview(file.review)
-  const odd = file.traces.find(({ frequenciesHz, levelsDbm }) => frequenciesHz.length !== levelsDbm.length)
-  if (odd)
-    throw refuse(
-      fileName,
-      `one of its traces has ${odd.frequenciesHz.length} frequencies and ${odd.levelsDbm.length} levels`,
-    )
-  const bundle = bundleOf(file, review)
-  const missing = review.traces.find(head => !bundle.traces.has(head.id))
-  if (missing) throw refuse(fileName, `the points of the trace “${missing.fileName}” are missing`)
-  const lost =
-    review.curves.find(head => !bundle.curves.has(head.id)) ??
-    review.pictures.find(head => !bundle.pictures.has(head.id))
-  if (lost)
-    throw refuse(
-      fileName,
-      `the points of a curve or the bytes of a picture are missing (${'name' in lost ? lost.name : lost.fileName})`,
-    )
-  return bundle
+  return withMissing(bundleOf(file, validateReview(file.review)))
+}
+
+/**
+ * Reads what is sound of a review file whose review is damaged.
+ * @returns null where nothing of a review can be found.
+ * @throws CoreError `bad-file` or `newer-version` where not even the frame can be read.
+ */
+export function salvageReviewFile(
+  text: string,
+  fileName: string,
+  given: { id: string; title: string; at: string },
+): (ReadReview & { left: LeftOut[] }) | null {
+  const file = envelopeOf(text, fileName)
+  const salvaged = salvageReview(file.review, given)
+  return salvaged && { ...withMissing(bundleOf(file, salvaged.review)), left: salvaged.left }
+}
+
+/** Traces, curves and pictures of a review whose points or bytes are not in its bundle, in words. */
+export function missingIn({ review, ...there }: ReviewBundle): string[] {
+  return [
+    ...review.traces.filter(({ id }) => !there.traces.has(id)).map(one => `the trace “${one.fileName}”`),
+    ...review.curves.filter(({ id }) => !there.curves.has(id)).map(one => `a curve of “${one.fileName}”`),
+    ...review.pictures.filter(({ id }) => !there.pictures.has(id)).map(one => `the picture “${one.name}”`),
+  ]
+}
+
+function withMissing(bundle: ReviewBundle): ReadReview {
+  return { ...bundle, missing: missingIn(bundle) }
 }
 
 /** JSON has no NaN: a gap is null there. */
@@ -134,6 +146,13 @@ function envelopeOf(text: string, fileName: string): ReviewFileShape {
   }
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== REVIEW_FORMAT)
     throw refuse(fileName, 'it is not a review of Rigorous Meter')
+  const { schemaVersion } = data as { schemaVersion?: unknown }
+  if (typeof schemaVersion === 'number' && schemaVersion > REVIEW_SCHEMA_VERSION)
+    throw new CoreError(
+      'newer-version',
+      `“${fileName}” was written by a newer version (form ${schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`,
+      { got: schemaVersion, known: REVIEW_SCHEMA_VERSION },
+    )
   const { error, value } = envelope.validate(data, { convert: false })
   if (error)
     throw refuse(
@@ -141,7 +160,14 @@ function envelopeOf(text: string, fileName: string): ReviewFileShape {
       `its frame is damaged at ${error.details[0]?.path.join(' › ') ?? 'the top'}`,
       error,
     )
-  return value as ReviewFileShape
+  const file = value as ReviewFileShape
+  const odd = file.traces.find(({ frequenciesHz, levelsDbm }) => frequenciesHz.length !== levelsDbm.length)
+  if (odd)
+    throw refuse(
+      fileName,
+      `one of its traces has ${odd.frequenciesHz.length} frequencies and ${odd.levelsDbm.length} levels`,
+    )
+  return file
 }
 
 function refuse(fileName: string, why: string, cause?: unknown): CoreError<'bad-file'> {

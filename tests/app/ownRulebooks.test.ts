@@ -7,6 +7,9 @@ import { useUiStore } from '~/stores/ui'
 
 const kept = vi.hoisted(() => ({ review: null as Review | null }))
 vi.mock('~/storage', () => ({
+  noteChange: () => {},
+  OvertakenError: class extends Error {},
+  DamagedReviewError: class extends Error {},
   loadReview: async () => kept.review,
   saveReview: async () => {},
   loadTrace: async () => null,

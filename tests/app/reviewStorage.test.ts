@@ -1,248 +1,387 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
 import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
-import { formThree } from '../support/oldForms'
 import {
+  DamagedReviewError,
   listReviews,
   loadCurve,
   loadPicture,
   loadReview,
   loadTrace,
+  noteChange,
+  OvertakenError,
+  rawRecords,
   removeReview,
+  replaceReview,
   saveCurve,
   savePicture,
   saveReview,
   saveTrace,
   StorageError,
 } from '~/storage'
+import { readRecord, recordNames, removeRecords, writeRecords } from '~/storage/disk'
+import { ITEMS_A_PART } from '~/storage/reviewParts'
+import { seal, type Sealed, unseal } from '~/storage/seal'
+import { flushedJournal, removeFlushed } from '~/storage/strictJournal'
+import { formThree } from '../support/oldForms'
 
-const disk = vi.hoisted(() => ({
-  records: new Map<string, unknown>(),
-  full: false,
-  writes: [] as string[],
-  reads: [] as string[],
-}))
+const ID = 'demo-fell-race'
+const HEAD = `head:${ID}`
+const journalKey = `rigorous-meter:journal:${ID}`
+const part = (name: string) => `part:${ID}:${name}`
 
-vi.mock('localforage', () => ({
-  default: {
-    createInstance: () => ({
-      getItem: async (key: string) => {
-        disk.reads.push(key)
-        return structuredClone(disk.records.get(key)) ?? null
-      },
-      setItem: async (key: string, value: unknown) => {
-        if (disk.full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
-        disk.writes.push(key)
-        disk.records.set(key, structuredClone(value))
-      },
-      removeItem: async (key: string) => void disk.records.delete(key),
-      keys: async () => [...disk.records.keys()],
-    }),
-  },
-}))
-
-const journalKey = 'rigorous-meter:journal:demo-fell-race'
-
-const batchKeys = ({ id, readings }: Review): string[] =>
-  Array.from({ length: Math.ceil(readings.length / 256) }, (_, index) => `readings:${id}:${index}`)
-
-/** The review with so many readings, told apart by their remarks. */
+/** The review with so many readings, told apart by their ids. */
 const withReadings = (review: Review, count: number): Review => ({
   ...review,
   readings: Array.from({ length: count }, (_, i) => ({ ...review.readings[0]!, id: `many-${i}` })),
 })
 
-/** The two records of a review as form 3 kept it. */
-function putForm3(): void {
+/** Names of the records that a piece of work writes. */
+async function writtenBy(work: () => Promise<unknown>): Promise<string[]> {
+  const put = vi.spyOn(IDBObjectStore.prototype, 'put')
+  await work()
+  const names = put.mock.calls.map(([, key]) => String(key))
+  put.mockRestore()
+  return names.filter(name => name !== ID)
+}
+
+async function whileFull(work: () => Promise<unknown>): Promise<void> {
+  const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+  })
+  await work()
+  put.mockRestore()
+}
+
+/** Does something at every record that is put down while some work is done. */
+async function whilePutting(
+  then: (name: string, store: IDBObjectStore) => void,
+  work: () => Promise<unknown>,
+): Promise<void> {
+  const { put } = IDBObjectStore.prototype
+  const spy = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (
+    this: IDBObjectStore,
+    ...args: Parameters<typeof put>
+  ) {
+    const request = put.apply(this, args)
+    then(String(args[1]), this)
+    return request
+  })
+  await work()
+  spy.mockRestore()
+}
+
+/** The records of a review as form 3 kept it. */
+async function putForm3(): Promise<void> {
   const { readings, ...head } = formThree()
-  const records = { 'readings:demo-fell-race': { readings }, 'head:demo-fell-race': { review: head } }
-  for (const [key, record] of Object.entries(records))
-    disk.records.set(key, { schemaVersion: 3, readingCount: readings.length, ...record })
+  const common = { schemaVersion: 3, readingCount: readings.length }
+  await writeRecords([
+    [`readings:${ID}`, { ...common, readings }],
+    [HEAD, { ...common, review: head }],
+  ])
+}
+
+/** The records of a review as form 5 kept it: unsealed, readings in batches of 256. */
+async function putForm5({ readings, ...head }: Review): Promise<void> {
+  const schemaVersion = 5
+  const batches = Array.from(
+    { length: Math.ceil(readings.length / 256) },
+    (_unused, i): [string, unknown] => [
+      `readings:${ID}:${i}`,
+      { schemaVersion, readings: readings.slice(i * 256, (i + 1) * 256) },
+    ],
+  )
+  await writeRecords([
+    ...batches,
+    [HEAD, { schemaVersion, review: head, readingCount: readings.length, revision: 'of form 5' }],
+  ])
+}
+
+/** Changes what a sealed record says and seals it again. */
+async function reseal(name: string, change: (value: Record<string, unknown>) => unknown): Promise<void> {
+  const opened = unseal(await readRecord(name))
+  if (opened.is !== 'sound') throw new Error(`${name} is ${opened.is}`)
+  await writeRecords([[name, seal(change(opened.value as Record<string, unknown>))]])
 }
 
 describe('keeping reviews in the browser', () => {
   let review: Review
 
-  beforeEach(() => {
-    disk.records.clear()
-    disk.full = false
-    disk.writes = []
+  beforeEach(async () => {
+    for (const { id } of (await listReviews()).heads) await removeReview(id)
+    await removeReview(ID)
+    await removeRecords(await recordNames())
     localStorage.clear()
     review = demoReview().review
   })
+  afterEach(() => vi.restoreAllMocks())
 
   it('gives back what it was given, and null for what it never had', async () => {
     await saveReview(review)
-    expect(await loadReview(review.id)).toEqual(review)
+    expect(await loadReview(ID)).toEqual(review)
     expect(await loadReview('nowhere')).toBeNull()
   })
 
-  it('keeps head, readings and traces in records of their own, each with its form’s number', async () => {
+  it('keeps every record with its form, its length and its checksum', async () => {
     await saveReview(review)
-    await saveTrace(review.id, 't1', {
-      frequenciesHz: Float64Array.of(1, 2),
-      levelsDbm: Float64Array.of(-3, -4),
-    })
-    expect([...disk.records.keys()]).toEqual([
-      ...batchKeys(review),
-      'head:demo-fell-race',
-      'shelf:demo-fell-race',
-      'trace:demo-fell-race:t1',
-    ])
-    for (const [key, record] of disk.records)
-      if (!key.startsWith('shelf:')) expect(record).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
-    expect((await loadTrace(review.id, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
-    expect(await loadTrace(review.id, 't2')).toBeNull()
-  })
-
-  it('keeps curves, gaps and all, and pictures; removing a review takes them along', async () => {
-    await saveReview(review)
-    await saveCurve(review.id, 'c1', {
-      x: Float64Array.of(1),
-      y: Float64Array.of(Number.NaN),
-      y2: new Float64Array(0),
-    })
-    await savePicture(review.id, 'p1', 'data:image/jpeg;base64,AAAA')
-    for (const key of ['curve:demo-fell-race:c1', 'picture:demo-fell-race:p1'])
-      expect(disk.records.get(key)).toHaveProperty('schemaVersion', REVIEW_SCHEMA_VERSION)
-    expect((await loadCurve(review.id, 'c1'))?.y).toEqual(Float64Array.of(Number.NaN))
-    expect(await loadPicture(review.id, 'p1')).toBe('data:image/jpeg;base64,AAAA')
-    expect([await loadCurve(review.id, 'c2'), await loadPicture(review.id, 'p2')]).toEqual([null, null])
-    await removeReview(review.id)
-    expect(disk.records.size).toBe(0)
-  })
-
-  it('writes only the batch a reading falls into, and none when the head changes', async () => {
-    const many = withReadings(review, 600)
-    await saveReview(many)
-    disk.writes = []
-    await saveReview({ ...many, readings: [...many.readings, { ...many.readings[0]!, id: 'last' }] })
-    expect(disk.writes).toEqual(['readings:demo-fell-race:2', 'head:demo-fell-race', 'shelf:demo-fell-race'])
-    const found = (await loadReview(review.id))!
-    expect(found.readings.map(({ id }) => id).slice(-2)).toEqual(['many-599', 'last'])
-    disk.writes = []
-    await saveReview({ ...found, title: 'Other' })
-    expect(disk.writes).toEqual(['head:demo-fell-race', 'shelf:demo-fell-race'])
-  })
-
-  it('takes away the batches that readings no longer reach', async () => {
-    const many = withReadings(review, 600)
-    await saveReview(many)
-    await saveReview({ ...many, readings: many.readings.slice(0, 256) })
-    expect([...disk.records.keys()].filter(key => key.startsWith('readings:'))).toEqual([
-      'readings:demo-fell-race:0',
-    ])
-    expect((await loadReview(review.id))?.readings).toHaveLength(256)
-  })
-
-  it('writes every batch over when another tab wrote in between', async () => {
-    const many = withReadings(review, 600)
-    await saveReview(many)
-    const head = disk.records.get('head:demo-fell-race') as object
-    disk.records.set('head:demo-fell-race', { ...head, revision: 'of another tab' })
-    disk.records.delete('readings:demo-fell-race:0')
-    await saveReview({ ...many, title: 'Mine' })
-    expect(await loadReview(review.id)).toEqual({ ...many, title: 'Mine' })
-  })
-
-  it('says that readings are missing instead of opening without them', async () => {
-    await saveReview(withReadings(review, 600))
-    disk.records.delete('readings:demo-fell-race:1')
-    await expect(loadReview(review.id)).rejects.toThrowError(/readings are missing/)
-  })
-
-  it('opens and lists what form 3 kept, and keeps it in batches from then on', async () => {
-    putForm3()
-    expect(await listReviews()).toMatchObject([{ id: 'demo-fell-race', setNames: expect.any(Array) }])
-    const opened = (await loadReview('demo-fell-race'))!
-    expect(opened.readings.length).toBeGreaterThan(100)
-    await saveReview({ ...opened, title: 'Touched' })
-    expect([...disk.records.keys()]).not.toContain('readings:demo-fell-race')
-    expect(await loadReview('demo-fell-race')).toEqual({ ...opened, title: 'Touched' })
-  })
-
-  it('takes up the whole review that an older version left as its journal', async () => {
-    putForm3()
-    localStorage.setItem(journalKey, JSON.stringify({ ...formThree(), title: 'Left by form 3' }))
-    expect((await loadReview('demo-fell-race'))?.title).toBe('Left by form 3')
-  })
-
-  it('lists from one small record a review, not from the reviews', async () => {
-    await saveReview(review)
-    await listReviews()
-    disk.reads = []
-    await listReviews()
-    expect(disk.reads).toEqual(['shelf:demo-fell-race'])
-  })
-
-  it('writes the journal before the records and drops it after', async () => {
-    const saving = saveReview(review)
-    expect(localStorage.getItem(journalKey)).not.toBeNull()
-    await saving
-    expect(localStorage.getItem(journalKey)).toBeNull()
-  })
-
-  it('takes up a journal of what changed, and throws away a broken one', async () => {
-    const many = withReadings(review, 600)
-    await saveReview(many)
-    disk.full = true
-    const newer = {
-      ...many,
-      title: 'Newer',
-      readings: [...many.readings, { ...many.readings[0]!, id: 'last' }],
+    for (const name of await recordNames()) {
+      const { form, length, sum, text } = (await readRecord(name)) as Sealed
+      expect([name, form, length]).toEqual([name, 6, text.length])
+      expect(sum).toBeTypeOf('number')
     }
-    await expect(saveReview(newer)).rejects.toThrowError(StorageError)
-    disk.full = false
-    const journal = JSON.parse(localStorage.getItem(journalKey)!) as { batches: [number, unknown[]][] }
-    expect(journal.batches.map(([index, readings]) => [index, readings.length])).toEqual([[2, 89]])
-    expect(await loadReview(review.id)).toEqual(newer)
-    localStorage.setItem(journalKey, '{"half": ')
-    expect((await loadReview(review.id))?.title).toBe(review.title)
-    expect(localStorage.getItem(journalKey)).toBeNull()
   })
 
-  it('says in words that the disk is full, and keeps the journal', async () => {
-    disk.full = true
-    await expect(saveReview(review)).rejects.toThrowError(StorageError)
-    await expect(saveReview(review)).rejects.toThrowError(/storage is full.*take the review away/)
-    expect(localStorage.getItem(journalKey)).not.toBeNull()
-    expect((await loadReview(review.id))?.title).toBe(review.title)
+  it('keeps traces, curves, gaps and all, and pictures; removing a review takes them along', async () => {
+    await saveReview(review)
+    await saveTrace(ID, 't1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4) })
+    const gap = { x: Float64Array.of(1), y: Float64Array.of(Number.NaN), y2: new Float64Array(0) }
+    await saveCurve(ID, 'c1', gap)
+    await savePicture(ID, 'p1', 'data:image/jpeg;base64,AAAA')
+    expect((await loadTrace(ID, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
+    expect(await loadCurve(ID, 'c1')).toEqual(gap)
+    expect(await loadPicture(ID, 'p1')).toBe('data:image/jpeg;base64,AAAA')
+    expect([await loadTrace(ID, 'x'), await loadCurve(ID, 'x'), await loadPicture(ID, 'x')]).toEqual([
+      null,
+      null,
+      null,
+    ])
+    await removeReview(ID)
+    expect(await recordNames()).toEqual([])
+  })
+
+  it('does not hand out points that are damaged', async () => {
+    await saveTrace(ID, 't1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4) })
+    const record = (await readRecord(`trace:${ID}:t1`)) as { levelsDbm: Float64Array }
+    await writeRecords([[`trace:${ID}:t1`, { ...record, levelsDbm: Float64Array.of(-3, -40) }]])
+    expect(await loadTrace(ID, 't1')).toBeNull()
+  })
+
+  it('writes a few kB for one reading of twelve thousand, and nothing else of them', async () => {
+    const many = withReadings(review, 12_000)
+    await saveReview(many)
+    const more = { ...many, readings: [...many.readings, { ...many.readings[0]!, id: 'last' }] }
+    expect(await writtenBy(() => saveReview(more))).toEqual([part('readings:750'), HEAD])
+    const sizes = await Promise.all(
+      [part('readings:750'), HEAD].map(async name => ((await readRecord(name)) as Sealed).length),
+    )
+    expect(sizes.reduce((sum, size) => sum + size)).toBeLessThan(4000)
+    const found = (await loadReview(ID))!
+    expect(found.readings.map(({ id }) => id).slice(-2)).toEqual(['many-11999', 'last'])
+    expect(await writtenBy(() => saveReview({ ...found, title: 'Other' }))).toEqual([HEAD])
+  })
+
+  it('takes away the parts that a shorter list no longer reaches', async () => {
+    const many = withReadings(review, 3 * ITEMS_A_PART)
+    await saveReview(many)
+    await saveReview({ ...many, readings: many.readings.slice(0, ITEMS_A_PART) })
+    const parts = (await recordNames()).filter(name => name.startsWith(part('readings')))
+    expect(parts).toEqual([part('readings:0')])
+    expect((await loadReview(ID))?.readings).toHaveLength(ITEMS_A_PART)
+  })
+
+  it('overwrites nothing that another tab wrote in between', async () => {
+    await saveReview(review)
+    await reseal(HEAD, head => ({ ...head, revision: 'of another tab' }))
+    await expect(saveReview({ ...review, title: 'Mine' })).rejects.toThrowError(OvertakenError)
+    expect(unseal(await readRecord(HEAD))).toMatchObject({ value: { revision: 'of another tab' } })
+    await replaceReview({ ...review, title: 'Brought in' })
+    expect((await loadReview(ID))?.title).toBe('Brought in')
+  })
+
+  it.each([
+    ['a part that is missing', () => removeRecords([part('readings:1')])],
+    ['a part of garbage', () => writeRecords([[part('readings:1'), { garbage: true }]])],
+    [
+      'a part with one character changed',
+      async () => {
+        const record = (await readRecord(part('readings:1'))) as Sealed
+        await writeRecords([[part('readings:1'), { ...record, text: record.text.replace('1', '7') }]])
+      },
+    ],
+  ])('finds %s, says what is lost, and leaves all as it is', async (_name, damage) => {
+    const many = withReadings(review, 40)
+    await saveReview(many)
+    await damage()
+    const error = await loadReview(ID).catch((cause: unknown) => cause)
+    expect(error).toBeInstanceOf(DamagedReviewError)
+    const { lost, data } = error as DamagedReviewError
+    expect(lost).toEqual([{ field: 'readings', items: [17, 32] }])
+    expect((data as Review).readings.map(({ id }) => id)).toEqual(
+      many.readings.filter((_reading, i) => i < 16 || i >= 32).map(({ id }) => id),
+    )
+    expect((await listReviews()).heads).toHaveLength(1)
+  })
+
+  it('lists a review whose head is damaged or gone, beside those that are sound', async () => {
+    await saveReview(review)
+    await saveReview(newReview({ id: 'later', title: 'Later', at: '2026-12-01T00:00:00.000Z' }))
+    await writeRecords([[HEAD, { form: 6, length: 3, sum: 1, text: '{}' }]])
+    const { heads, damaged } = await listReviews()
+    expect(heads.map(({ id }) => id)).toEqual(['later'])
+    expect(damaged.map(({ id }) => id)).toEqual([ID])
+    const error = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError
+    expect((error.data as Review).readings).toEqual(review.readings)
+    await removeRecords([HEAD])
+    expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
   })
 
   it('lists the newest first, with what the shelf shows', async () => {
     await saveReview(review)
-    await saveReview({ ...newReview({ id: 'later', title: 'Later', at: '2026-12-01T00:00:00.000Z' }) })
-    const heads = await listReviews()
-    expect(heads.map(({ id }) => id)).toEqual(['later', 'demo-fell-race'])
+    await saveReview(newReview({ id: 'later', title: 'Later', at: '2026-12-01T00:00:00.000Z' }))
+    const { heads } = await listReviews()
+    expect(heads.map(({ id }) => id)).toEqual(['later', ID])
     expect(heads[1]).toMatchObject({
       readingCount: review.readings.length,
       setNames: expect.arrayContaining(['Osmere Trek 2 A']),
     })
   })
 
-  it('removes a review with its traces and leaves its neighbours', async () => {
-    await saveReview(review)
-    await saveTrace(review.id, 't1', { frequenciesHz: new Float64Array(1), levelsDbm: new Float64Array(1) })
-    await saveReview({ ...review, id: 'neighbour' })
-    await removeReview(review.id)
-    expect([...disk.records.keys()]).toEqual([
-      ...batchKeys({ ...review, id: 'neighbour' }),
-      'head:neighbour',
-      'shelf:neighbour',
-    ])
+  it('opens and lists what form 3 kept, and keeps it in parts from then on', async () => {
+    await putForm3()
+    expect((await listReviews()).heads).toMatchObject([{ id: ID, setNames: expect.any(Array) }])
+    const opened = (await loadReview(ID))!
+    expect(opened.readings.length).toBeGreaterThan(100)
+    await saveReview({ ...opened, title: 'Touched' })
+    expect((await recordNames()).filter(name => name.startsWith('readings:'))).toEqual([])
+    expect(await loadReview(ID)).toEqual({ ...opened, title: 'Touched' })
   })
 
-  it('refuses a record of a newer form and a damaged one', async () => {
-    await saveReview(review)
-    const head = disk.records.get('head:demo-fell-race') as {
-      schemaVersion: number
-      review: { title: unknown }
-    }
-    disk.records.set('head:demo-fell-race', { ...head, schemaVersion: REVIEW_SCHEMA_VERSION + 1 })
-    await expect(loadReview(review.id)).rejects.toThrowError(
-      expect.objectContaining({ code: 'newer-version' }),
+  it('opens what form 5 kept, with a journal laid over, and finds a batch that is missing', async () => {
+    const many = withReadings(review, 300)
+    await putForm5(many)
+    expect(await loadReview(ID)).toEqual(many)
+    const { readings, ...head } = { ...many, title: 'Left by form 5' }
+    const last = { ...readings[0]!, id: 'last' }
+    const batches = [[1, [...readings.slice(256), last]]]
+    localStorage.setItem(journalKey, JSON.stringify({ head, readingCount: 301, batches }))
+    expect(await loadReview(ID)).toEqual({ ...head, readings: [...readings, last] })
+    localStorage.clear()
+    await removeRecords([`readings:${ID}:1`])
+    const error = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError
+    expect(error.lost).toEqual([{ field: 'readings', items: [257, 300] }])
+  })
+
+  it('takes up the whole review that form 3 left as its journal', async () => {
+    await putForm3()
+    localStorage.setItem(journalKey, JSON.stringify({ ...formThree(), title: 'Left by form 3' }))
+    expect((await loadReview(ID))?.title).toBe('Left by form 3')
+  })
+
+  describe('the journal', () => {
+    it('is left at once, twice, with only what changed, and laid over what was not yet written', async () => {
+      const many = withReadings(review, 600)
+      await saveReview(many)
+      const newer = {
+        ...many,
+        title: 'Newer',
+        readings: [...many.readings, { ...many.readings[0]!, id: 'last' }],
+      }
+      noteChange(newer)
+      const text = localStorage.getItem(journalKey)!
+      expect(text.length).toBeLessThan(15_000)
+      await vi.waitFor(async () => expect(await flushedJournal(ID)).toBe(text))
+      expect(await loadReview(ID)).toEqual(newer)
+      localStorage.clear()
+      expect(await loadReview(ID)).toEqual(newer)
+    })
+
+    it('fits the state on the disk and the one on its way there, whichever it meets', async () => {
+      await saveReview(review)
+      const second = { ...review, purpose: 'on its way' }
+      const third = { ...review, title: 'noted meanwhile' }
+      let text = ''
+      await whilePutting(
+        name => {
+          if (name !== HEAD) return
+          noteChange(third)
+          text = localStorage.getItem(journalKey)!
+        },
+        () => saveReview(second),
+      )
+      localStorage.setItem(journalKey, text)
+      expect(await loadReview(ID)).toEqual(third)
+    })
+
+    it('is dropped where a closing tab leaves it once the records are in; a stale one is not taken up', async () => {
+      await saveReview(review)
+      const second = { ...review, title: 'Second' }
+      noteChange(second)
+      const stale = localStorage.getItem(journalKey)!
+      await saveReview(second)
+      expect(localStorage.getItem(journalKey)).toBeNull()
+      await saveReview({ ...second, title: 'Third' })
+      localStorage.setItem(journalKey, stale)
+      expect((await loadReview(ID))?.title).toBe('Third')
+    })
+
+    it.each([
+      ['damaged', (text: string) => text.replace('Newer', 'Never')],
+      ['cut short', (text: string) => text.slice(0, -5)],
+      ['of a later form', (text: string) => text.replace('journal 6', 'journal 7')],
+      ['of another state', (text: string) => text],
+    ])('that is %s is told and kept aside, never deleted', async (name, change) => {
+      await saveReview(review)
+      noteChange({ ...review, title: 'Newer' })
+      const text = change(localStorage.getItem(journalKey)!)
+      await replaceReview(review)
+      if (name === 'of another state') await reseal(HEAD, head => ({ ...head, sequence: 0 }))
+      localStorage.setItem(journalKey, text)
+      const told: string[] = []
+      expect((await loadReview(ID, words => told.push(words)))?.title).toBe(review.title)
+      expect(told).toHaveLength(1)
+      expect(localStorage.getItem(journalKey)).toBeNull()
+      expect(JSON.parse(await rawRecords(ID))).toMatchObject({ journals: { setAside: [text] } })
+    })
+
+    it('of a review that never got its head opens it, and is on the shelf', async () => {
+      noteChange(review)
+      expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
+      expect(await loadReview(ID)).toEqual(review)
+    })
+
+    it('stays, with words about the full disk, when the records cannot be written', async () => {
+      await saveReview(review)
+      const newer = { ...review, title: 'Newer' }
+      await whileFull(async () => {
+        const error = await saveReview(newer).catch((cause: unknown) => cause)
+        expect(error).toBeInstanceOf(StorageError)
+        expect(String(error)).toMatch(/storage is full.*take the review away/)
+      })
+      expect((await loadReview(ID))?.title).toBe('Newer')
+    })
+  })
+
+  it('writes all of a change or nothing of it', async () => {
+    const many = withReadings(review, 40)
+    await saveReview(many)
+    const changed = { ...many, readings: many.readings.map(one => ({ ...one, who: 'torn' })) }
+    await whilePutting(
+      (name, store) => {
+        if (name === HEAD) store.transaction.abort()
+      },
+      () => expect(saveReview(changed)).rejects.toThrowError(StorageError),
     )
-    disk.records.set('head:demo-fell-race', { ...head, review: { ...head.review, title: 7 } })
-    await expect(loadReview(review.id)).rejects.toThrowError(expect.objectContaining({ code: 'bad-review' }))
+    localStorage.clear()
+    await removeFlushed(ID)
+    const { readings } = (await loadReview(ID))!
+    expect(new Set(readings.map(({ who }) => who))).toEqual(new Set([many.readings[0]!.who]))
+  })
+
+  it('removes a review with its traces and leaves its neighbours', async () => {
+    await saveReview(review)
+    await saveTrace(ID, 't1', { frequenciesHz: new Float64Array(1), levelsDbm: new Float64Array(1) })
+    await saveReview({ ...review, id: 'neighbour' })
+    await removeReview(ID)
+    expect((await recordNames()).every(name => name.split(':')[1] === 'neighbour')).toBe(true)
+    expect(await loadReview('neighbour')).toEqual({ ...review, id: 'neighbour' })
+  })
+
+  it('refuses records of a newer form', async () => {
+    await saveReview(review)
+    await reseal(HEAD, head => ({ ...head, schemaVersion: REVIEW_SCHEMA_VERSION + 1 }))
+    const newer = expect.objectContaining({ code: 'newer-version' })
+    await expect(loadReview(ID)).rejects.toThrowError(newer)
+    await writeRecords([[HEAD, { ...seal({}), form: 7 }]])
+    await expect(loadReview(ID)).rejects.toThrowError(newer)
   })
 })

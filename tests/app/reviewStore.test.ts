@@ -12,6 +12,9 @@ const kept = vi.hoisted(() => ({
 }))
 
 vi.mock('~/storage', () => ({
+  DamagedReviewError: class extends Error {},
+  OvertakenError: class extends Error {},
+  noteChange: () => {},
   loadReview: async () => kept.review,
   saveReview: async (review: Review) => {
     if (kept.fail) throw kept.fail

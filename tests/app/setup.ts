@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { createPinia, defineStore, setActivePinia } from 'pinia'
 import { beforeEach } from 'vitest'
 import * as vue from 'vue'

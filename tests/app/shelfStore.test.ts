@@ -11,14 +11,15 @@ const disk = vi.hoisted(() => ({
 }))
 
 vi.mock('~/storage', () => ({
-  listReviews: async () =>
-    [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({
-      id,
-      title,
-      updatedAt,
+  DamagedReviewError: class extends Error {},
+  listReviews: async () => ({
+    heads: [...disk.reviews.values()].map(({ id, title, updatedAt, readings }) => ({
+      ...{ id, title, updatedAt },
       readingCount: readings.length,
       setNames: [],
     })),
+    damaged: [],
+  }),
   loadReview: async (id: string) => disk.reviews.get(id) ?? null,
   loadTrace: async (reviewId: string, traceId: string) => disk.traces.get(`${reviewId}:${traceId}`) ?? null,
   loadCurve: async (reviewId: string, curveId: string) => disk.curves.get(`${reviewId}:${curveId}`) ?? null,
@@ -29,6 +30,7 @@ vi.mock('~/storage', () => ({
   savePicture: async (reviewId: string, pictureId: string, dataUrl: string) =>
     void disk.pictures.set(`${reviewId}:${pictureId}`, dataUrl),
   removeReview: async (id: string) => void disk.reviews.delete(id),
+  replaceReview: async (review: Review) => void disk.reviews.set(review.id, review),
   saveReview: async (review: Review) => void disk.reviews.set(review.id, review),
   saveTrace: async (reviewId: string, traceId: string, points: TracePoints) =>
     void disk.traces.set(`${reviewId}:${traceId}`, points),

@@ -47,6 +47,27 @@ const keyUp = computed(() => {
   }
 })
 
+const { takeAway } = useTakeAway()
+const goneWords = computed(() => {
+  switch (store.gone) {
+    case 'removed':
+      return 'This review was removed from the shelf in another tab. What is on this screen is all there is of it here.'
+    case 'overtaken':
+      return 'This review was changed in another tab. What is on this screen is older, and read-only.'
+    default:
+      return null
+  }
+})
+
+function takeThis(): void {
+  if (store.review) void takeAway(store.review)
+}
+
+function openAgain(): void {
+  store.close()
+  void store.open(reviewId.value)
+}
+
 useKeys({
   '$mod+z': event => step(event, store.undo),
   '$mod+Shift+z': event => step(event, store.redo),
@@ -83,7 +104,14 @@ function step(event: KeyboardEvent, run: () => void): void {
       <span>This review is open in another tab. Here it is read-only, and follows what is done there.</span>
       <VBtn size="small" variant="outlined" @click="store.takeOver()">Take over here</VBtn>
     </div>
-    <div v-if="store.saveState.kind === 'failed'" class="banner problem no-print" role="alert">
+    <div v-if="goneWords" class="banner problem no-print" role="alert" data-testid="gone">
+      <span>{{ goneWords }}</span>
+      <VBtn size="small" variant="outlined" @click="takeThis">Take it away as a file</VBtn>
+      <VBtn v-if="store.gone === 'overtaken'" size="small" variant="outlined" @click="openAgain"
+        >Open it again</VBtn
+      >
+    </div>
+    <div v-if="store.saveState.kind === 'failed' && !goneWords" class="banner problem no-print" role="alert">
       <span>{{ store.saveState.message }}</span>
     </div>
     <div v-if="store.review" class="frame">
@@ -93,6 +121,7 @@ function step(event: KeyboardEvent, run: () => void): void {
     <main v-else-if="store.problem" class="alone stack">
       <h1>This review cannot be opened</h1>
       <p role="alert">{{ store.problem }}</p>
+      <DamagedReview v-if="store.damaged" :id="reviewId" />
       <NuxtLink to="/">Back to the shelf</NuxtLink>
     </main>
     <main v-else-if="store.missing" class="alone stack">

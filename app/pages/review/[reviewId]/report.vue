@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { writeReviewFile } from '#core/review'
 import { buildReport, readingsCsv } from '#core/report'
 
 const store = useReviewStore()
-const shelf = useShelfStore()
+const { takeAway } = useTakeAway()
 const ui = useUiStore()
 const config = useRuntimeConfig().public
 const busy = ref(false)
@@ -32,24 +31,8 @@ function takeCsv(): void {
   )
 }
 
-async function takeReview(): Promise<void> {
-  const review = store.review
-  if (!review) return
-  try {
-    const stored = await shelf.bundleOf(review.id)
-    const text = writeReviewFile(
-      {
-        review,
-        traces: stored?.traces ?? new Map(),
-        curves: stored?.curves ?? new Map(),
-        pictures: stored?.pictures ?? new Map(),
-      },
-      { version: config.version, at: new Date().toISOString() },
-    )
-    downloadFile(`${name.value}.review.json`, new Blob([text], { type: 'application/json' }))
-  } catch (error) {
-    ui.sayProblem(error)
-  }
+function takeReview(): void {
+  if (store.review) void takeAway(store.review)
 }
 
 function print(): void {
