@@ -26,7 +26,7 @@ export interface NoCriterionLevel {
  * coverage study).
  */
 const KNEE_FROM_DB = 15
-const KNEE_DB = 0.2
+const KNEE_DB = 0.1
 
 /** Curves that never reach the mark may be this share of all. */
 const MAY_NEVER_REACH = 0.2
