@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, saved, visit } from './support'
 
 test('closing the tab in the middle loses at most the field being typed', async ({ page, context }) => {
@@ -13,30 +13,155 @@ test('closing the tab in the middle loses at most the field being typed', async 
   await expect(harmonicRow(again, 1).getByRole('textbox')).toHaveValue('-25.1')
 })
 
-test('a journal left by a tab that died in the middle of a write is taken up', async ({ page }) => {
+/** From here on no record of that name's start is written: as on a disk that is full. */
+async function refuseRecords(page: Page, start: string): Promise<void> {
+  await page.evaluate(refused => {
+    const { put } = IDBObjectStore.prototype
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, value: unknown, key?: IDBValidKey) {
+      if (String(key).startsWith(refused))
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+      return put.call(this, value, key)
+    }
+  }, start)
+}
+
+test('a journal left by a tab or a browser that died in the middle of a write is taken up', async ({
+  page,
+  context,
+}) => {
   await openDemo(page, `${DEMO}/card?set=trek-b`)
-  await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£38')
-  await page.goto('/')
+  const price = page.getByLabel('Price', { exact: true })
+  await expect(price).toBeEnabled()
+  await refuseRecords(page, 'head:')
+  await price.fill('£39')
+  await price.press('Enter')
+  await expect(page.getByTestId('saved')).toHaveText('Not saved')
+  // What a tab leaves at once is gone with the browser; what was flushed is not.
+  await page.evaluate(() => localStorage.clear())
+  await page.close({ runBeforeUnload: false })
+  const again = await context.newPage()
+  await again.goto(`${DEMO}/card?set=trek-b`)
+  await expect(again.getByLabel('Price', { exact: true })).toHaveValue('£39')
+})
+
+/** Does something to one record of the browser's database, behind the application's back. */
+async function withRecord(page: Page, name: string, doing: 'delete' | 'garbage'): Promise<void> {
   await page.evaluate(
-    () =>
-      new Promise<void>(resolve => {
+    ([key, what]) =>
+      new Promise<void>((resolve, reject) => {
         const open = indexedDB.open('rigorous-meter')
         open.onsuccess = () => {
-          const store = open.result.transaction('reviews').objectStore('reviews')
-          const head = store.get('head:demo-fell-race')
-          head.onsuccess = () => {
-            const { review, readingCount } = head.result
-            review.sets[1].price = '£39'
-            const journal = JSON.stringify({ head: review, readingCount, batches: [] })
-            localStorage.setItem('rigorous-meter:journal:demo-fell-race', journal)
+          const transaction = open.result.transaction('reviews', 'readwrite')
+          const store = transaction.objectStore('reviews')
+          if (what === 'delete') store.delete(key!)
+          else store.put({ garbage: true }, key)
+          transaction.oncomplete = () => {
             open.result.close()
             resolve()
           }
+          transaction.onerror = () => reject(transaction.error)
         }
       }),
+    [name, doing],
   )
-  await visit(page, `${DEMO}/card?set=trek-b`)
-  await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£39')
+}
+
+test('a review whose records are damaged says what is lost, and what is sound becomes one of its own', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
+  await withRecord(page, 'part:demo-fell-race:readings:2', 'delete')
+  await page.goto(`${DEMO}/findings`)
+  await expect(page.getByRole('heading', { name: 'This review cannot be opened' })).toBeVisible()
+  await expect(page.getByRole('alert')).toContainText('cannot be read')
+  const [records] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take the raw records away' }).click(),
+  ])
+  expect(readFileSync(await records.path(), 'utf8')).toContain('part:demo-fell-race:readings:3')
+  await page.getByRole('button', { name: 'Save what is sound' }).click()
+  await expect(page.getByTestId('rescued')).toContainText('readings 33 to 48: their record cannot be read')
+  await page.getByRole('link', { name: 'Open what was sound' }).click()
+  await expect(page.getByLabel('Review', { exact: true })).toHaveValue(/\(what was sound\)$/)
+
+  await withRecord(page, 'head:demo-fell-race', 'garbage')
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: /\(what was sound\)$/ })).toBeVisible()
+  await expect(page.getByTestId('damaged')).toContainText('Its head cannot be read')
+  await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
+  await expect(page.getByTestId('rescued')).toContainText('title: its record cannot be read')
+})
+
+test('a file whose review is damaged says what would be left out before it comes in', async ({ page }) => {
+  await openDemo(page, `${DEMO}/report`)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take the review away' }).click(),
+  ])
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    review: { readings: { seen: unknown }[] }
+    traces: unknown[]
+  }
+  file.review.readings[3]!.seen = 'nothing'
+  file.traces = []
+  await page.goto('/')
+  await page.getByTestId('review-file').setInputFiles({
+    name: 'hurt.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+  const dialog = page.getByTestId('damaged-file')
+  await expect(dialog).toContainText('1 reading, damaged')
+  await expect(dialog).toContainText('the trace “trek2-b-146520-high.csv”')
+  await dialog.getByRole('button', { name: 'Bring in what is sound' }).click()
+  await expect(page.locator('.review')).toHaveCount(2)
+})
+
+test('a database that never answers, or will not open, is no empty shelf', async ({ page, browser }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => ({}) as IDBOpenDBRequest
+  })
+  await page.goto('/')
+  await expect(page.getByTestId('no-storage')).toContainText('does not answer')
+  await expect(page.getByTestId('empty-shelf')).toHaveCount(0)
+  const other = await (await browser.newContext()).newPage()
+  await other.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('no', 'SecurityError')
+    }
+  })
+  await other.goto('/')
+  await expect(other.getByTestId('no-storage')).toContainText('does not open')
+  await other.context().close()
+})
+
+test('a review that is removed or replaced in another tab ends the edits of the one that has it open', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  const price = page.getByLabel('Price', { exact: true })
+  await price.fill('£44')
+  await price.press('Enter')
+  await saved(page)
+  const other = await context.newPage()
+  await other.goto('/')
+  await other.getByRole('button', { name: /^More for/ }).click()
+  await other.getByText('Remove from the shelf').click()
+  await other.getByRole('button', { name: 'Remove', exact: true }).click()
+  await expect(page.getByTestId('gone')).toContainText('removed from the shelf in another tab')
+  await expect(price).toBeDisabled()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take it away as a file' }).click(),
+  ])
+  expect(readFileSync(await download.path(), 'utf8')).toContain('£44')
+  await other.getByRole('button', { name: 'Open the demo review' }).click()
+  await expect(other.getByRole('heading', { name: 'What we can say about these radios' })).toBeVisible()
+  await other.goto(`${DEMO}/card?set=trek-b`)
+  await expect(other.getByLabel('Price', { exact: true })).toHaveValue('£38')
 })
 
 test('undo and redo, by key and by button', async ({ page }) => {
@@ -163,11 +288,7 @@ test('a full disk is said in words, and the change stays on the screen', async (
   await openDemo(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await expect(price).toBeEnabled()
-  await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
-    }
-  })
+  await refuseRecords(page, '')
   await price.fill('£50')
   await price.press('Enter')
   await expect(page.getByRole('alert').first()).toContainText('storage is full')
