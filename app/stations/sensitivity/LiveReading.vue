@@ -59,25 +59,31 @@ useKeys({ k: () => keep() })
       <p class="small quiet range">{{ rangeWords }}<br />{{ steadyWords }}</p>
       <ToneBar :key="session" class="bar" :listening="listening" />
     </div>
-    <LiveDoubts v-if="doubts.length" :doubts="doubts" />
+    <div class="doubts" :tabindex="doubts.length > 0 ? 0 : undefined" role="group" aria-label="Doubts">
+      <LiveDoubts v-if="doubts.length" :doubts="doubts" />
+    </div>
     <SignalToNoise
       v-if="isRatio && takesFigures"
       :heard="heard"
       :disabled="store.readOnly"
       @keep="keepRatio"
     />
-    <div v-else-if="takesFigures" class="row">
-      <VBtn color="primary" :disabled="!canKeep || doubts.length > 0" @click="keep()">Keep {{ figure }}</VBtn>
+    <div v-else-if="takesFigures" class="keeps">
+      <VBtn color="primary" class="keep" :disabled="!canKeep || doubts.length > 0" @click="keep()"
+        >Keep {{ figure }}</VBtn
+      >
       <VBtn v-if="canKeep && doubts.length" variant="text" @click="keep(true)">Keep all the same</VBtn>
     </div>
   </div>
 </template>
 
 <style scoped>
-.reading {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 6px;
+/* No grid: an item of one is never laid out by itself, whatever it contains. */
+.reading > * + * {
+  margin-top: 6px;
+}
+.keeps > * + * {
+  margin-left: 8px;
 }
 .live {
   display: grid;
@@ -87,6 +93,20 @@ useKeys({ k: () => keep() })
   /* What changes in it lays nothing around it out again. */
   contain: strict;
   height: 88px;
+  /* And is painted by itself: the rest of the page stays as it was painted. */
+  will-change: transform;
+}
+/* They come and go five times a second: there is room for them, and nothing below moves. */
+.doubts {
+  contain: strict;
+  height: 68px;
+  overflow-y: auto;
+  will-change: transform;
+}
+.keep {
+  contain: strict;
+  width: 120px;
+  will-change: transform;
 }
 .value {
   font-size: 40px;
