@@ -38,11 +38,29 @@ export function parseLogCsv(text: string, fileName: string, options: { bareUnit:
     return { atS, text: /[a-zµ]/i.test(plain) ? plain : `${plain} ${bareUnit}` }
   })
   if (found.length === 0) throw badFile(fileName, null, 'it has no line with a time and a power')
-  const first = found[0]!.atS
+  const { times, midnights } = running(found.map(({ atS }) => atS))
+  const fell = times.findIndex((atS, i) => i > 0 && atS < times[i - 1]!)
+  if (fell > 0)
+    throw badFile(fileName, body[fell]!.number, 'the time goes back here: a log runs from first to last')
   return {
-    rows: found.map(row => ({ ...row, atS: row.atS - first })),
-    understood: [`${found.length} lines, power in ${bareUnit} where no unit stands.`],
+    rows: found.map((row, i) => ({ ...row, atS: times[i]! - times[0]! })),
+    understood: [
+      `${found.length} lines, power in ${bareUnit} where no unit stands.`,
+      ...(midnights > 0 ? ['Its clock passes midnight: the day after is reckoned on.'] : []),
+    ],
   }
+}
+
+const DAY_S = 86_400
+
+/** A clock that falls back by more than half a day has passed midnight. */
+function running(clockS: readonly number[]): { times: number[]; midnights: number } {
+  let midnights = 0
+  const times = clockS.map((atS, i) => {
+    if (i > 0 && clockS[i - 1]! - atS > DAY_S / 2) midnights += 1
+    return atS + midnights * DAY_S
+  })
+  return { times, midnights }
 }
 
 function secondsOf(text: string): number | null {

@@ -62,14 +62,19 @@ export function levelUnitOf(header: string | undefined): { dbuv: boolean; words:
   return { dbuv: false, words: 'taken as dBm (the header does not say)' }
 }
 
-/** The resolution bandwidth the lines above the figures name, Hz. */
+/** Widest resolution bandwidth a review keeps, Hz. */
+const WIDEST_RBW_HZ = 1e9
+
+/** The resolution bandwidth the lines above the figures name, Hz; one that no analyser has is taken as not said. */
 export function resolutionBandwidthIn(lines: readonly string[]): number | null {
   for (const line of lines) {
-    const match = /(?:\brbw\b|resolution\s*band\s*width)[^\d]{0,16}(\d+(?:[.,]\d+)?)\s*([kmg]?hz)?/i.exec(
-      line,
-    )
-    if (match?.[1])
-      return Number(match[1].replace(',', '.')) * (UNIT_HZ[(match[2] ?? 'hz').toLowerCase()] ?? 1)
+    const match =
+      /(?:\brbw\b|resolution\s*band\s*width)[^\d]{0,16}(\d+(?:[.,]\d+)?(?:e[+-]?\d+)?)\s*([kmg]?hz)?/i.exec(
+        line,
+      )
+    if (!match?.[1]) continue
+    const hz = Number(match[1].replace(',', '.')) * (UNIT_HZ[(match[2] ?? 'hz').toLowerCase()] ?? 1)
+    return hz > 0 && hz <= WIDEST_RBW_HZ ? hz : null
   }
   return null
 }

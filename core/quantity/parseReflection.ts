@@ -6,6 +6,9 @@ import { reflectionFromVswr, vswrFromReflection, vswrFromReturnLossDb } from './
 /** A unit a reflection may be typed in: a load by its ohms, else a ratio. */
 export type ReflectionUnit = 'VSWR' | 'dB' | 'Ω' | 'Γ'
 
+/** Longest text a match is looked for in, characters. */
+const LONGEST = 100
+
 /** A match as typed, as all its faces. */
 export interface ReflectionRead {
   ok: true
@@ -23,7 +26,8 @@ export interface ReflectionRead {
 export function parseReflection(text: string): ReflectionRead | ParseRefusal {
   const trimmed = text.trim()
   if (trimmed === '') return refuse('Nothing typed yet.')
-  const number = readNumber(trimmed.replace(/\s*:\s*1\s*$/, '').replace(/^vswr\s*/i, ''))
+  if (trimmed.length > LONGEST) return refuse('That is longer than any match is written.')
+  const number = readNumber(trimmed.replace(/\s*:\s*1$/, '').replace(/^vswr\s*/i, ''))
   if (!number)
     return refuse(
       `“${trimmed}” has no number at its start. Type a VSWR such as 1.5, a return loss such as 14 dB, or a resistance such as 75 Ω.`,

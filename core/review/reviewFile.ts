@@ -9,11 +9,15 @@ import {
   writtenBy,
 } from '../bundle'
 import { CoreError } from '../errors'
+import { nestedTooDeep } from '../json'
 import { type LeftOut, salvageReview } from './salvageReview'
 import { validateReview } from './validateReview'
 
 /** Most a review file may weigh, bytes. */
 export const MAX_REVIEW_BYTES = 200_000_000
+
+/** A review's own form is some twelve deep. */
+const DEEPEST = 40
 
 /** Most points a trace or a curve may have. */
 const MOST_POINTS = 2_000_000
@@ -135,6 +139,8 @@ function noJsonWords(cause: unknown): string {
 }
 
 function envelopeOf(text: string, fileName: string): ReviewFileShape {
+  const tooMuch = nestedTooDeep(text, { depth: DEEPEST, values: Infinity })
+  if (tooMuch) throw refuse(fileName, tooMuch)
   let data: unknown
   try {
     data = secureParse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text, null, {

@@ -1,6 +1,7 @@
 import type Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
 import { CoreError } from '../errors'
+import { nestedTooDeep } from '../json'
 import { rulebookSchema } from './rulebookSchema'
 import type { Rulebook } from './types'
 
@@ -11,6 +12,9 @@ const RULEBOOK_FORMAT_VERSION = 1
 
 /** Most a rulebook file may weigh, characters. */
 export const MAX_RULEBOOK_LENGTH = 2_000_000
+
+/** A rulebook's own form is nine deep. */
+const DEEPEST = { depth: 24, values: 200_000 }
 
 /** Writes a rulebook as a file others can read, edit and bring in. */
 export function writeRulebookFile(rulebook: Rulebook): string {
@@ -23,6 +27,8 @@ export function writeRulebookFile(rulebook: Rulebook): string {
  */
 export function readRulebookFile(text: string, fileName: string): Rulebook {
   if (text.length > MAX_RULEBOOK_LENGTH) throw refuse(`“${fileName}” is larger than any rulebook`, '')
+  const tooMuch = nestedTooDeep(text, DEEPEST)
+  if (tooMuch) throw refuse(`“${fileName}” is no rulebook: ${tooMuch}`, '')
   let data: unknown
   try {
     data = secureParse(text.replace(/^\uFEFF/, ''), null, {

@@ -106,6 +106,8 @@ export interface RecordingAnalysis {
   words: string
 }
 
+const NO_SIGNAL = 'There is no signal in it: every sample is nought.'
+
 const CURVE_POINTS = 600
 
 /** A real signal’s spectrum is mirrored about nought: only one side is searched. */
@@ -165,12 +167,14 @@ export function concludeAnalysis(
   wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>,
 ): RecordingAnalysis {
   const spectrum = spectrumFrom(addWelchSums(stretches.map(({ welch }) => welch)), source)
-  const without: string[] = []
+  const isSilent = spectrum.meanPower.every(power => power === 0)
+  const without: string[] = isSilent ? [NO_SIGNAL] : []
   const attempt = <T>(run: () => T): T | null => orWithout(without, run)
   const peaks = spectrumPeaks(spectrum, { most: 20 })
-  const sums = deviationSums(stretches)
+  const sums = isSilent ? null : deviationSums(stretches)
   const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0))
-  const carrierHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
+  const heardHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
+  const carrierHz = isSilent ? null : heardHz
   const channel = channelAt(carrierHz, wanted.channelSpacingHz)
   const occupied = channel && attempt(() => occupiedIn(spectrum, channel, source.sampleRateHz))
   const adjacent = channel && adjacentChannelPower(spectrum, channel)
@@ -188,7 +192,7 @@ export function concludeAnalysis(
     noiseFloorDb: decibels(noiseFloorPower(spectrum)),
     picture: joinPictures(stretches.map(({ picture }) => picture)),
     curve: sums && deviationCurve(sums, CURVE_POINTS),
-    twoTone: wanted.twoTone ? attempt(() => twoTone(spectrum, searchIn(source.layout))) : null,
+    twoTone: wanted.twoTone && !isSilent ? attempt(() => twoTone(spectrum, searchIn(source.layout))) : null,
     words: spectrumWords(spectrum),
   }
 }

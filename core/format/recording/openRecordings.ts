@@ -225,13 +225,40 @@ export function samplesOf(
       read: async (from, count) => {
         const to = Math.min(recording.sampleCount, from + count)
         if (to <= from) return new Float32Array(0)
-        return decodeSamples(
-          await recording.data.read(recording.from + from * stride, recording.from + to * stride),
-          recording.format,
+        const { data, format } = recording
+        const samples = decodeSamples(
+          await data.read(recording.from + from * stride, recording.from + to * stride),
+          format,
           use,
         )
+        if (format.encoding === 'float') refuseNoNumbers(samples, { recording, from })
+        return samples
       },
     },
     { fromS: put.fromS ?? null, toS: put.toS ?? null },
+  )
+}
+
+/**
+ * Float files can hold what is no number, and no figure may come of it.
+ * @throws CoreError `bad-file` that says how many there are, and where.
+ */
+function refuseNoNumbers(
+  samples: Float32Array,
+  { recording, from }: { recording: Recording; from: number },
+): void {
+  let [count, first, last] = [0, -1, -1]
+  for (let i = 0; i < samples.length; i++) {
+    if (Number.isFinite(samples[i]!)) continue
+    if (first < 0) first = i
+    last = i
+    count += 1
+  }
+  if (count === 0) return
+  const at = (index: number) => ((from + Math.floor(index / 2)) / recording.sampleRateHz).toFixed(3)
+  throw badFile(
+    recording.name,
+    null,
+    `${count} of its samples are no numbers (NaN or infinite), the first at ${at(first)} s, the last of this stretch at ${at(last)} s; choose a part without them`,
   )
 }

@@ -1,5 +1,6 @@
 import Joi from 'joi'
 import { parse as secureParse } from 'secure-json-parse'
+import { nestedTooDeep } from '../../json'
 import { badFile } from '../traceText'
 import type { SampleFormat } from './sampleFormat'
 
@@ -29,6 +30,13 @@ export interface SigmfAnnotation {
   [key: string]: unknown
 }
 
+/** Highest frequency SigMF knows, Hz. */
+const HIGHEST_HZ = 1e12
+/** Each capture becomes a recording of its own, to be chosen from a list. */
+const MOST_CAPTURES = 1000
+const MOST_ANNOTATIONS = 100_000
+const MOST_META = { depth: 64, values: 5_000_000 }
+
 const DATATYPE = /^([cr])(f32|f64|i32|i16|u32|u16|i8|u8)(?:_(le|be))?$/
 
 /**
@@ -50,12 +58,14 @@ export const sigmfSchema = Joi.object<SigmfMeta>({
     .items(
       Joi.object({
         'core:sample_start': Joi.number().integer().min(0).required(),
-        'core:frequency': Joi.number(),
+        'core:frequency': Joi.number().min(-HIGHEST_HZ).max(HIGHEST_HZ),
       }).unknown(true),
     )
+    .max(MOST_CAPTURES)
     .required(),
   annotations: Joi.array()
     .items(Joi.object({ 'core:sample_start': Joi.number().integer().min(0).required() }).unknown(true))
+    .max(MOST_ANNOTATIONS)
     .required(),
 }).unknown(true)
 
@@ -64,6 +74,8 @@ export const sigmfSchema = Joi.object<SigmfMeta>({
  * @throws CoreError `bad-file` in plain words when a required field is missing.
  */
 export function readSigmfMeta(json: string, fileName: string): SigmfMeta {
+  const tooMuch = nestedTooDeep(json, MOST_META)
+  if (tooMuch) throw badFile(fileName, null, tooMuch)
   let data: unknown
   try {
     data = secureParse(json.charCodeAt(0) === 0xfeff ? json.slice(1) : json, null, {
@@ -74,13 +86,20 @@ export function readSigmfMeta(json: string, fileName: string): SigmfMeta {
     throw badFile(fileName, null, json.trim() === '' ? 'it is empty' : 'it is not JSON, or it was cut short')
   }
   const { error, value } = sigmfSchema.validate(data, { convert: false })
-  if (error)
-    throw badFile(
-      fileName,
-      null,
-      `it is not SigMF metadata as the standard asks: ${error.details[0]!.path.join(' › ') || 'the whole'} ${error.details[0]!.type === 'any.required' ? 'is missing' : 'is not as it should be'}`,
-    )
+  if (error) throw badFile(fileName, null, refusalWords(error.details[0]!))
   return value as SigmfMeta
+}
+
+function refusalWords({ path, type, context }: Joi.ValidationErrorItem): string {
+  const where = path.join(' › ') || 'the whole'
+  switch (type) {
+    case 'array.max':
+      return `it has more than ${(context as { limit: number }).limit} ${where}, more than are read`
+    case 'any.required':
+      return `it is not SigMF metadata as the standard asks: ${where} is missing`
+    default:
+      return `it is not SigMF metadata as the standard asks: ${where} is not as it should be`
+  }
 }
 
 /** The letter a datatype says its encoding with. */

@@ -12,6 +12,9 @@ export interface TarEntry {
 const BLOCK = 512
 const MOST_ENTRIES = 10_000
 
+/** Longest name of an entry, bytes, with what stands around it. */
+const LONGEST_NAME = 8192
+
 /**
  * Files in an uncompressed tar archive, found by their headers alone, so that a long recording in it can be
  * read in slices
@@ -34,8 +37,7 @@ export async function tarEntries(source: ByteSource): Promise<TarEntry[]> {
           ? 'it is not a tar archive, whatever its name says'
           : 'the archive is damaged, or was cut short',
       )
-    const byteLength = sizeOf(header)
-    const type = String.fromCharCode(header[156]!)
+    const { type, byteLength } = entryHead(header, source.name)
     const from = at + BLOCK
     if (type === 'L') longName = field(await source.read(from, from + byteLength), 0, byteLength)
     else if (type === 'x') longName = paxPath(await source.read(from, from + byteLength)) ?? longName
@@ -51,6 +53,17 @@ export async function tarEntries(source: ByteSource): Promise<TarEntry[]> {
     at = from + Math.ceil(byteLength / BLOCK) * BLOCK
   }
   return entries
+}
+
+/** What kind of entry a header speaks of, and how long it is. */
+function entryHead(header: Uint8Array, fileName: string): { type: string; byteLength: number } {
+  const byteLength = sizeOf(header)
+  if (!Number.isSafeInteger(byteLength) || byteLength < 0)
+    throw badFile(fileName, null, 'the archive is damaged: it says of an entry no length')
+  const type = String.fromCharCode(header[156]!)
+  if ((type === 'L' || type === 'x') && byteLength > LONGEST_NAME)
+    throw badFile(fileName, null, `a name in it is longer than ${LONGEST_NAME} bytes, which no name is`)
+  return { type, byteLength }
 }
 
 function isHeader(header: Uint8Array): boolean {

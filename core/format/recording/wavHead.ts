@@ -27,7 +27,7 @@ const MOST_CHUNKS = 1_000
  *   3306 for RF64 (from memory).
  */
 export async function readWavHead(source: ByteSource): Promise<WavHead> {
-  const head = await viewOf(source, 0, 12)
+  const head = await viewOf(source, 0, 12, 12)
   const kind = head && text(head, 0, 4)
   if (!head || (kind !== 'RIFF' && kind !== 'RF64') || text(head, 8, 4) !== 'WAVE')
     throw badFile(source.name, null, 'it is not a WAV file, whatever its name says')
@@ -65,7 +65,7 @@ interface DataChunk {
 
 /** The true length of the samples, where the chunk that says it is whole. */
 async function longLengthAt(source: ByteSource, at: number): Promise<number | null> {
-  const sizes = await viewOf(source, at, 24)
+  const sizes = await viewOf(source, at, 24, 16)
   return sizes && Number(sizes.getBigUint64(8, true))
 }
 
@@ -128,9 +128,15 @@ function formatOf(view: DataView | null, fileName: string): Pick<WavHead, 'forma
   }
 }
 
-async function viewOf(source: ByteSource, from: number, length: number): Promise<DataView | null> {
+/** Bytes of a file; null where there are fewer than are needed of them. */
+async function viewOf(
+  source: ByteSource,
+  from: number,
+  length: number,
+  needed = Math.min(length, 8),
+): Promise<DataView | null> {
   const bytes = await source.read(from, Math.min(source.byteLength, from + length))
-  return bytes.length < Math.min(length, 8) || bytes.length === 0
+  return bytes.length < Math.max(1, needed)
     ? null
     : new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
 }

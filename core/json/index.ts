@@ -1,0 +1,1 @@
+export { type JsonLimits, nestedTooDeep } from './nestedTooDeep'
