@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { darkTheme, lightTheme } from './app/theme/themes'
+import { fileHeaders } from './server/utils/securityHeaders'
 
 const coreFolder = fileURLToPath(new URL('./core', import.meta.url))
 
@@ -61,6 +62,8 @@ export default defineNuxtConfig({
       for (const file of Object.values(manifest)) file.prefetch = false
     },
   },
+  // A page puts its own policy, with a nonce, over this one.
+  $production: { routeRules: { '/**': { headers: fileHeaders } } },
   nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
   vite: {
     worker: { format: 'es' },

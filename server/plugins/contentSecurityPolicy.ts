@@ -1,24 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { defineNitroPlugin } from 'nitropack/runtime'
-
-/**
- * What a page of this product may load: itself and nothing else; inline scripts only with this reply's nonce.
- */
-function policy(nonce: string): string {
-  return [
-    `default-src 'self'`,
-    `script-src 'self' 'nonce-${nonce}'`,
-    `style-src 'self' 'unsafe-inline'`,
-    `img-src 'self' data: blob:`,
-    `font-src 'self' data:`,
-    `connect-src 'self'`,
-    `worker-src 'self'`,
-    `object-src 'none'`,
-    `base-uri 'none'`,
-    `form-action 'none'`,
-    `frame-ancestors 'none'`,
-  ].join('; ')
-}
+import { pageHeaders } from '../utils/securityHeaders'
 
 export default defineNitroPlugin(nitro => {
   if (import.meta.dev) return
@@ -27,13 +9,6 @@ export default defineNitroPlugin(nitro => {
     const nonce = randomBytes(16).toString('base64')
     response.body = response.body.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`)
     delete response.headers?.['x-powered-by']
-    response.headers = {
-      ...response.headers,
-      'content-security-policy': policy(nonce),
-      'x-content-type-options': 'nosniff',
-      'referrer-policy': 'no-referrer',
-      'cross-origin-opener-policy': 'same-origin',
-      'permissions-policy': 'camera=(), microphone=(self), geolocation=()',
-    }
+    response.headers = { ...response.headers, ...pageHeaders(nonce) }
   })
 })

@@ -140,6 +140,11 @@ test('no script runs without its nonce, and the PDF is made here', async ({ page
   const policy = reply.headers()['content-security-policy'] ?? ''
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+';/)
   expect(policy).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline|https?:/)
+  for (const source of (await reply.text()).match(/\/_nuxt\/[\w.-]+\.(?:js|css)/g) ?? []) {
+    const file = await page.request.get(source)
+    expect(file.headers()['content-security-policy'], source).toMatch(/script-src 'self' 'wasm-unsafe-eval';/)
+    expect(file.headers()['x-content-type-options'], source).toBe('nosniff')
+  }
   const inline = (await reply.text()).match(/<script(?![^>]*\bnonce=)/g)
   expect(inline).toBeNull()
 })

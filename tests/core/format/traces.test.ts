@@ -117,9 +117,25 @@ describe('traceAtRadio', () => {
 
 describe('writeCsv', () => {
   it('defuses formulas and leaves negative numbers numbers', () => {
-    expect(writeCsv([['=1+1', '+44', '-49.0', '@x', '-SUM(A1)', '−3', -49, null, 'a,"b"', '\tx']])).toBe(
-      '\'=1+1,+44,-49.0,\'@x,\'-SUM(A1),\'−3,-49,,"a,""b""",\'\tx\r\n',
-    )
+    expect(
+      writeCsv([
+        [
+          '=1+1',
+          '+44',
+          '-49.0',
+          '@x',
+          '-SUM(A1)',
+          '−3',
+          '−58.2 dBm',
+          '-1+2 kHz',
+          '-3 abcdef',
+          -49,
+          null,
+          'a,"b"',
+          '\tx',
+        ],
+      ]),
+    ).toBe('\'=1+1,+44,-49.0,\'@x,\'-SUM(A1),-3,-58.2 dBm,\'-1+2 kHz,\'-3 abcdef,-49,,"a,""b""",\'\tx\r\n')
   })
   it('writes nothing for what is no number', () => expect(writeCsv([[Number.NaN, Infinity]])).toBe(',\r\n'))
 })

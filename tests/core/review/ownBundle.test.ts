@@ -8,7 +8,9 @@ const text = writeReviewFile(demoReview(), { version: '1.2.3', at: AT })
 
 describe('a review file of this very program', () => {
   it('is the same bundle as when it is looked through', () => {
-    expect(ownBundle(text, '1.2.3')).toEqual(readReviewFile(text, 'demo.review.json'))
+    const { missing, ...looked } = readReviewFile(text, 'demo.review.json')
+    expect(missing).toEqual([])
+    expect(ownBundle(text, '1.2.3')).toEqual(looked)
   })
 
   it('is not taken unseen from another version, another form, or when it is no review file', () => {
