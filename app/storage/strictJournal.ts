@@ -23,13 +23,40 @@ function connect(): Promise<IDBPDatabase> {
   return connection
 }
 
+/** The journal of a review that waits for its turn, and the flush that is under way. */
+interface Flushing {
+  next: string | null
+  under: Promise<void>
+}
+
+const flushing = new Map<string, Flushing>()
+
 /**
  * Keeps the journal of a review where the browser flushes it to the disk itself: when this resolves it has been
- * asked for, and with it all that was written to this database before.
+ * asked for, and with it all that was written to this database before. One flush at a time: of those that come
+ * meanwhile only the last is kept, because it says what the others said.
  */
-export async function flushJournal(reviewId: string, text: string): Promise<void> {
-  const { store, done } = (await connect()).transaction(JOURNAL_STORE, 'readwrite', { durability: 'strict' })
-  await Promise.all([store.put(text, reviewId), done])
+export function flushJournal(reviewId: string, text: string): Promise<void> {
+  const now = flushing.get(reviewId)
+  if (now) {
+    now.next = text
+    return now.under
+  }
+  const begun: Flushing = { next: text, under: Promise.resolve() }
+  begun.under = flushAll(reviewId, begun).finally(() => flushing.delete(reviewId))
+  flushing.set(reviewId, begun)
+  return begun.under
+}
+
+async function flushAll(reviewId: string, begun: Flushing): Promise<void> {
+  while (begun.next !== null) {
+    const text = begun.next
+    begun.next = null
+    const { store, done } = (await connect()).transaction(JOURNAL_STORE, 'readwrite', {
+      durability: 'strict',
+    })
+    await Promise.all([store.put(text, reviewId), done])
+  }
 }
 
 /** The journal of a review as it was flushed last; null when there is none. */
