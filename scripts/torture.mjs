@@ -53,8 +53,10 @@ async function opened(folder, address) {
   return { context, page }
 }
 
-async function putDemo(folder) {
+/** Puts the demo on the shelf, in the place of what the last trial left. */
+async function putDemo(folder, first) {
   const { context, page } = await opened(folder, ADDRESS)
+  if (!first) await clearShelf(page)
   await page.getByRole('button', { name: 'Open the demo review' }).click()
   await page.getByRole('heading', { name: 'What we can say about these radios' }).waitFor()
   await context.close()
@@ -163,16 +165,29 @@ async function damageAndRescue(folder) {
   return { name, kind, told: left !== null && left.includes('cannot be read') }
 }
 
+/** The application empties its own shelf, as a person would. */
+async function clearShelf(page) {
+  await page
+    .getByRole('button', { name: 'Open the demo review' })
+    .or(page.locator('.review, [data-testid=damaged]'))
+    .first()
+    .waitFor()
+  await page.evaluate(async () => {
+    const shelf = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('shelf')
+    for (const { id } of [...shelf.heads, ...shelf.damaged]) await shelf.remove(id)
+  })
+}
+
 const counts = { browser: 0, page: 0, damage: 0 }
 const wrong = []
 let mostLostMs = 0
+const folder = mkdtempSync(join(tmpdir(), 'torture-'))
 say(`${trials} trials, seed ${seed}`)
 for (let trial = 0; trial < trials; trial++) {
-  const folder = mkdtempSync(join(tmpdir(), 'torture-'))
   const how = pick(['browser', 'browser', 'page', 'damage'])
   counts[how] += 1
   try {
-    await putDemo(folder)
+    await putDemo(folder, trial === 0)
     if (how === 'damage') {
       const { name, kind, told } = await damageAndRescue(folder)
       if (!told) wrong.push(`trial ${trial}: ${kind} of ${name} was not told`)
@@ -194,10 +209,10 @@ for (let trial = 0; trial < trials; trial++) {
     wrong.push(`trial ${trial}, ${how}: ${String(error.stack).split('\n').slice(0, 12).join(' | ')}`)
     await killBrowser(folder)
   }
-  rmSync(folder, { recursive: true, force: true })
   if ((trial + 1) % 10 === 0) console.log(`${trial + 1} trials, ${wrong.length} wrong`)
 }
 server.kill()
+rmSync(folder, { recursive: true, force: true })
 console.log(
   `browser killed ${counts.browser} times, page closed ${counts.page} times, records damaged ${counts.damage} times`,
 )
