@@ -63,8 +63,8 @@ async function putDemo(folder, first) {
 }
 
 /**
- * Types prices, one a few tens of milliseconds, and notes in the page which was the last that stood while the header said
- * Saved; then the page or the browser is killed at a moment of chance.
+ * Changes a price and the purpose together, again and again, and notes which was the last that stood while the
+ * header said Saved; then the page or the browser is killed at a moment of chance.
  */
 async function workAndDie(folder, how) {
   const { context, page } = await opened(folder, CARD)
