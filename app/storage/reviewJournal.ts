@@ -77,9 +77,10 @@ export function dropJournal(reviewId: string, text: string): void {
   if (localStorage.getItem(JOURNAL + reviewId) === text) localStorage.removeItem(JOURNAL + reviewId)
 }
 
+/** A journal that cannot be removed is older than the records that follow it, and is not taken up. */
 export async function removeJournals(reviewId: string): Promise<void> {
   localStorage.removeItem(JOURNAL + reviewId)
-  await removeFlushed(reviewId)
+  await removeFlushed(reviewId).catch(() => {})
 }
 
 /** Puts a journal that cannot be used where nothing overwrites it, and takes this very one out of the way. */
