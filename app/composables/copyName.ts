@@ -1,8 +1,10 @@
-/** Longest name a review keeps. */
+/** Longest name and longest title a review keeps. */
 const MOST_NAME = 400
-const COPY_TAIL = ', copy'
 
-/** A copy's name, cut where the original is as long as a name may be. */
-export function copyName(name: string): string {
-  return `${name.slice(0, MOST_NAME - COPY_TAIL.length)}${COPY_TAIL}`
+/** A name with something said behind it, cut where it would be longer than a name may be. */
+export function nameWith(name: string, tail: string): string {
+  return `${name.slice(0, MOST_NAME - tail.length)}${tail}`
 }
+
+/** A copy's name. */
+export const copyName = (name: string): string => nameWith(name, ', copy')

@@ -57,6 +57,8 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
     handingOver.value = true
     await settled()
     channel?.postMessage('handed-over' satisfies TabMessage)
+    // Whoever asked may have been closed meanwhile: then it goes on here.
+    setTimeout(() => (handingOver.value = false), HAND_OVER_MS)
   }
 
   /** Asks to be the one that writes. */

@@ -1,8 +1,8 @@
 export { NoStorageError, StorageError } from './disk'
 export { loadCurve, loadPicture, loadTrace, saveCurve, savePicture, saveTrace } from './pointsStorage'
 export { rawRecords } from './rawRecords'
+export { DamagedReviewError } from './readBack'
 export {
-  DamagedReviewError,
   loadReview,
   noteChange,
   OvertakenError,

@@ -1,7 +1,6 @@
 import { readRecords, recordNames } from './disk'
 import { belongsTo } from './recordNames'
-import { asides } from './reviewJournal'
-import { flushedJournal } from './strictJournal'
+import { journalsAsKept } from './reviewJournal'
 
 /**
  * Everything that is kept of a review, just as it is kept, as one JSON text: for a person who knows what to do
@@ -9,11 +8,7 @@ import { flushedJournal } from './strictJournal'
  */
 export async function rawRecords(reviewId: string): Promise<string> {
   const names = (await recordNames()).filter(name => belongsTo(reviewId, name))
-  const journals = {
-    left: localStorage.getItem(`rigorous-meter:journal:${reviewId}`),
-    flushed: await flushedJournal(reviewId).catch(() => null),
-    setAside: asides(reviewId),
-  }
+  const journals = await journalsAsKept(reviewId)
   const file = { format: 'rigorous-meter-records', reviewId, records: await readRecords(names), journals }
   return JSON.stringify(
     file,

@@ -48,8 +48,8 @@ export function leaveJournal(reviewId: string, text: string): Promise<void> {
 
 /** The journals that were left of a review. */
 export async function leftJournals(reviewId: string): Promise<LeftJournal[]> {
-  const texts = [localStorage.getItem(JOURNAL + reviewId), await flushedJournal(reviewId).catch(() => null)]
-  return [...new Set(texts.flatMap(text => text ?? []))].map(readJournal)
+  const { left, flushed } = await journalsAsKept(reviewId)
+  return [...new Set([left, flushed].flatMap(text => text ?? []))].map(readJournal)
 }
 
 function readJournal(text: string): LeftJournal {
@@ -90,8 +90,14 @@ export async function setAside(reviewId: string, text: string): Promise<void> {
   if ((await flushedJournal(reviewId).catch(() => null)) === text) await removeFlushed(reviewId)
 }
 
+/** Every journal there is of a review, just as it is kept. */
+export async function journalsAsKept(reviewId: string) {
+  const flushed = await flushedJournal(reviewId).catch(() => null)
+  return { left: localStorage.getItem(JOURNAL + reviewId), flushed, setAside: asides(reviewId) }
+}
+
 /** What was set aside of a review. */
-export function asides(reviewId: string): string[] {
+function asides(reviewId: string): string[] {
   return Object.keys(localStorage)
     .filter(name => name.startsWith(`${ASIDE}${reviewId}:`))
     .map(name => localStorage.getItem(name) ?? '')

@@ -43,19 +43,24 @@ export function flushJournal(reviewId: string, text: string): Promise<void> {
     return now.under
   }
   const begun: Flushing = { next: text, under: Promise.resolve() }
-  begun.under = flushAll(reviewId, begun).finally(() => flushing.delete(reviewId))
   flushing.set(reviewId, begun)
+  begun.under = flushAll(reviewId, begun)
   return begun.under
 }
 
 async function flushAll(reviewId: string, begun: Flushing): Promise<void> {
-  while (begun.next !== null) {
-    const text = begun.next
-    begun.next = null
-    const { store, done } = (await connect()).transaction(JOURNAL_STORE, 'readwrite', {
-      durability: 'strict',
-    })
-    await Promise.all([store.put(text, reviewId), done])
+  try {
+    while (begun.next !== null) {
+      const text = begun.next
+      begun.next = null
+      const { store, done } = (await connect()).transaction(JOURNAL_STORE, 'readwrite', {
+        durability: 'strict',
+      })
+      await Promise.all([store.put(text, reviewId), done])
+    }
+  } finally {
+    // In the very turn that found nothing waiting: what comes next begins a flush of its own.
+    flushing.delete(reviewId)
   }
 }
 

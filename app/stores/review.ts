@@ -58,6 +58,7 @@ export const useReviewStore = defineStore('review', () => {
       await saving.settled()
       const found = await loadReview(id, words => ui.say(words))
       review.value = found
+      if (found) gone.value = null
       missing.value = found === null
       forgetHistory()
     } catch (error) {

@@ -17,6 +17,7 @@ import {
   saveReview,
   saveTrace,
 } from '~/storage'
+import { nameWith } from '~/composables/copyName'
 import { tellTabs } from '~/storage/tabChannel'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
@@ -141,14 +142,9 @@ const identityOf = (title: string) => ({ id: crypto.randomUUID(), title, at: new
 function asCopy(bundle: ReviewBundle): ReviewBundle {
   return {
     ...bundle,
-    review: { ...bundle.review, id: crypto.randomUUID(), title: titleWith(bundle.review.title, ' (copy)') },
+    review: { ...bundle.review, id: crypto.randomUUID(), title: nameWith(bundle.review.title, ' (copy)') },
   }
 }
-
-/** Longest title a review keeps. */
-const MOST_TITLE = 400
-
-const titleWith = (title: string, tail: string) => `${title.slice(0, MOST_TITLE - tail.length)}${tail}`
 
 async function bundleOf(id: string): Promise<ReviewBundle | null> {
   const review = await loadReview(id)
@@ -167,25 +163,30 @@ async function pointsOf(review: Review, ofId = review.id): Promise<ReviewBundle>
 
 /** What is sound of a damaged review, with a name that says so. */
 async function salvageOf(id: string): Promise<{ bundle: ReviewBundle; left: string[] }> {
-  const error = await loadReview(id).then(
-    () => null,
-    (cause: unknown) => cause,
-  )
-  if (!(error instanceof DamagedReviewError))
-    throw error ?? new Error('This review opens: nothing is damaged.')
+  const { data, lost } = await readableOf(id)
   const { leftOutWords, missingIn, salvageReview } = await import('#core/review')
-  const salvaged = salvageReview(error.data, identityOf('A damaged review'))
-  if (!salvaged) throw new Error('Nothing of this review can be read. Nothing was changed.', { cause: error })
-  const review = { ...salvaged.review, title: titleWith(salvaged.review.title, ' (what was sound)') }
+  const salvaged = salvageReview(data, identityOf('A damaged review'))
+  if (!salvaged) throw new Error('Nothing of this review can be read. Nothing was changed.')
+  const review = { ...salvaged.review, title: nameWith(salvaged.review.title, ' (what was sound)') }
   const bundle = await pointsOf(review, id)
   return {
     bundle,
-    left: [...error.lost.map(lostWords), ...salvaged.left.map(leftOutWords), ...missingIn(bundle)],
+    left: [...lost.map(lostWords), ...salvaged.left.map(leftOutWords), ...missingIn(bundle)],
+  }
+}
+
+/** What can be read of a review, and what cannot; one without a head may be whole in its journal. */
+async function readableOf(id: string): Promise<{ data: unknown; lost: readonly LostPart[] }> {
+  try {
+    return { data: await loadReview(id), lost: [] }
+  } catch (error) {
+    if (error instanceof DamagedReviewError) return error
+    throw error
   }
 }
 
 /** A part that cannot be read, in words. */
-export function lostWords({ field, items }: LostPart): string {
+function lostWords({ field, items }: LostPart): string {
   if (items === null) return `${field}: its record cannot be read`
   const [first, last] = items
   return `${field} ${first} to ${last}: their record cannot be read`

@@ -223,6 +223,11 @@ describe('keeping reviews in the browser', () => {
     expect((error.data as Review).readings).toEqual(review.readings)
     await removeRecords([HEAD])
     expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
+    // What was flushed last holds it whole; without that, the parts do.
+    expect((await loadReview(ID))?.readings).toEqual(review.readings)
+    await removeFlushed(ID)
+    const headless = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError
+    expect((headless.data as Review).readings).toEqual(review.readings)
   })
 
   it('lists the newest first, with what the shelf shows', async () => {

@@ -92,6 +92,12 @@ test('a review whose records are damaged says what is lost, and what is sound be
   await expect(page.getByTestId('damaged')).toContainText('Its head cannot be read')
   await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
   await expect(page.getByTestId('rescued')).toContainText('title: its record cannot be read')
+
+  await withRecord(page, 'head:demo-fell-race', 'delete')
+  await page.goto('/')
+  await expect(page.getByTestId('damaged')).toContainText('Its head is missing')
+  await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
+  await expect(page.getByTestId('rescued')).toContainText('as a review of its own')
 })
 
 test('a file whose review is damaged says what would be left out before it comes in', async ({ page }) => {
