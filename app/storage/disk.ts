@@ -1,24 +1,13 @@
 import localforage from 'localforage'
 import 'localforage-getitems'
 import 'localforage-setitems'
+import { followRecords } from './secondCopy'
+import { DATABASE, RECORDS_STORE } from './secondCopy/database'
 
-/** The database everything is kept in. Its name is also how the strict journal finds it. */
-export const DATABASE = 'rigorous-meter'
-
-/** Where the strict journal is kept, in the same database: what flushes it flushes the records before it. */
-export const JOURNAL_STORE = 'journal'
-
-/** The one driver: what another would keep, this one would not find again. */
-const driver = localforage.INDEXEDDB
-
-/** Reviews, readings, traces, curves and pictures. */
+/** Reviews, readings, traces, curves and pictures, by the one driver: what another would keep, it would not find. */
 const records = localforage.createInstance({
-  ...{ name: DATABASE, storeName: 'reviews', driver },
+  ...{ name: DATABASE, storeName: RECORDS_STORE, driver: localforage.INDEXEDDB },
   description: 'Reviews, readings and traces',
-})
-const journal = localforage.createInstance({
-  ...{ name: DATABASE, storeName: JOURNAL_STORE, driver },
-  description: 'What is about to be written',
 })
 
 /** How long a database that does not answer is waited for, ms. */
@@ -75,7 +64,7 @@ async function open(): Promise<typeof records> {
     timer = setTimeout(() => reject(new NoStorageError('silent')), PATIENCE_MS)
   })
   try {
-    await Promise.race([Promise.all([records.ready(), journal.ready()]), silence])
+    await Promise.race([records.ready(), silence])
     return records
   } catch (cause) {
     throw cause instanceof NoStorageError ? cause : new NoStorageError('refused', cause)
@@ -99,7 +88,7 @@ export async function readRecord(name: string): Promise<unknown> {
 }
 
 /**
- * Writes records in one transaction: all of them, or none.
+ * Writes records in one transaction: all of them, or none; their second copy follows.
  * @throws StorageError
  */
 export async function writeRecords(
@@ -108,6 +97,7 @@ export async function writeRecords(
   try {
     const disk = await openDisk()
     await disk.setItems(entries.map(([key, value]) => ({ key, value })))
+    following = followRecords(entries.map(([name]) => name))
   } catch (cause) {
     throw cause instanceof NoStorageError ? cause : new StorageError(cause)
   }
@@ -118,7 +108,17 @@ export async function removeRecords(names: readonly string[]): Promise<void> {
   try {
     const disk = await openDisk()
     await Promise.all(names.map(name => disk.removeItem(name)))
+    following = followRecords(names)
   } catch (cause) {
     throw cause instanceof NoStorageError ? cause : new StorageError(cause)
   }
 }
+
+/** How long a second copy that lags is waited for, ms: what is in the database is saved without it. */
+const FOLLOWED_MS = 500
+
+let following: Promise<void> = Promise.resolve()
+
+/** Resolved once the second copy holds what was written last; one that lags behind is not waited for. */
+export const copied = (): Promise<void> =>
+  Promise.race([following, new Promise<void>(resolve => setTimeout(resolve, FOLLOWED_MS))])

@@ -25,3 +25,9 @@ export function belongsTo(reviewId: string, name: string): boolean {
 export function reviewsAmong(names: readonly string[]): string[] {
   return names.flatMap(name => (name.startsWith('head:') ? name.slice('head:'.length) : []))
 }
+
+/** The review a record belongs to; null where it belongs to none. */
+export function reviewIdIn(name: string): string | null {
+  const [kind = '', id] = name.split(':')
+  return id !== undefined && [...KINDS_OF_ONE, ...KINDS_OF_MANY].includes(kind) ? id : null
+}

@@ -1,7 +1,7 @@
 import { str } from 'crc-32'
 import type { Parts, PartsHead } from './reviewParts'
-import { STORAGE_FORM } from './seal'
-import { flushedJournal, flushedReviews, flushJournal, removeFlushed } from './strictJournal'
+import { asciiJson, STORAGE_FORM } from './seal'
+import { copiedJournal, copiedJournals, copyJournal, removeCopiedJournal } from './secondCopy'
 
 /** What is about to be put down of a review: only what differs from what is on the disk. */
 export interface Journal {
@@ -28,7 +28,7 @@ const mark = (json: string) => `journal ${STORAGE_FORM} ${json.length} ${str(jso
 
 /** The text of a journal, with its form, length and checksum in front. */
 export function journalText(journal: Omit<Journal, 'parts'> & { parts: Parts }): string {
-  const json = JSON.stringify({ ...journal, parts: [...journal.parts] })
+  const json = asciiJson({ ...journal, parts: [...journal.parts] })
   return mark(json) + json
 }
 
@@ -43,7 +43,7 @@ export function leaveJournal(reviewId: string, text: string): Promise<void> {
   } catch {
     localStorage.removeItem(JOURNAL + reviewId)
   }
-  return flushJournal(reviewId, text).catch(() => {})
+  return copyJournal(reviewId, text)
 }
 
 /** The journals that were left of a review. */
@@ -80,19 +80,19 @@ export function dropJournal(reviewId: string, text: string): void {
 /** A journal that cannot be removed is older than the records that follow it, and is not taken up. */
 export async function removeJournals(reviewId: string): Promise<void> {
   localStorage.removeItem(JOURNAL + reviewId)
-  await removeFlushed(reviewId).catch(() => {})
+  await removeCopiedJournal(reviewId)
 }
 
 /** Puts a journal that cannot be used where nothing overwrites it, and takes this very one out of the way. */
 export async function setAside(reviewId: string, text: string): Promise<void> {
   localStorage.setItem(`${ASIDE}${reviewId}:${str(text) >>> 0}`, text)
   dropJournal(reviewId, text)
-  if ((await flushedJournal(reviewId).catch(() => null)) === text) await removeFlushed(reviewId)
+  if ((await copiedJournal(reviewId)) === text) await removeCopiedJournal(reviewId)
 }
 
 /** Every journal there is of a review, just as it is kept. */
 export async function journalsAsKept(reviewId: string) {
-  const flushed = await flushedJournal(reviewId).catch(() => null)
+  const flushed = await copiedJournal(reviewId)
   return { left: localStorage.getItem(JOURNAL + reviewId), flushed, setAside: asides(reviewId) }
 }
 
@@ -114,5 +114,5 @@ export async function journalled(): Promise<string[]> {
   const local = Object.keys(localStorage).flatMap(name =>
     name.startsWith(JOURNAL) ? name.slice(JOURNAL.length) : [],
   )
-  return [...new Set([...local, ...(await flushedReviews().catch(() => []))])]
+  return [...new Set([...local, ...(await copiedJournals())])]
 }

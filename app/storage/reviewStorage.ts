@@ -1,11 +1,13 @@
 import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import type { Review } from '#core/review'
-import { readRecord, recordNames, removeRecords, writeRecords } from './disk'
+import { copied, readRecord, recordNames, removeRecords, writeRecords } from './disk'
 import { type HeadRecord, readStanding, type Standing, stillStands } from './readBack'
 import { belongsTo, recordName } from './recordNames'
+import { broughtBack } from './lostDatabase'
 import { dropJournal, journalText, leaveJournal, removeAsides, removeJournals } from './reviewJournal'
 import { changedParts, headOfParts, partNames } from './reviewParts'
 import { seal, unseal } from './seal'
+import { checkCopy, forgetCopy } from './secondCopy'
 import { shelfLineOf } from './shelfIndex'
 
 /** A state of a review that is on the disk, or on its way. */
@@ -47,14 +49,25 @@ export async function loadReview(
   tell: (words: string) => void = () => {},
 ): Promise<Review | null> {
   known.delete(id)
-  const record = await readRecord(recordName.head(id))
+  const record = (await readRecord(recordName.head(id))) ?? (await headBack(id, tell))
   try {
     const standing = await readStanding(id, record, tell)
-    if (await stillStands(id, record)) return standing && taken(id, standing)
+    if (await stillStands(id, record)) {
+      void checkCopy(id)
+      return standing && taken(id, standing)
+    }
   } catch (error) {
     if (await stillStands(id, record)) throw error
   }
   return loadReview(id, tell)
+}
+
+/** The head of a review that the database has lost, from its second copy; null where there is none. */
+async function headBack(id: string, tell: (words: string) => void): Promise<unknown> {
+  const [back] = await broughtBack(name => name === id)
+  if (back === undefined) return null
+  tell('The browser had lost its database. This review is back from its second copy.')
+  return readRecord(recordName.head(id))
 }
 
 /** Remembers what of a review is on the disk, and where its states stand. */
@@ -117,7 +130,7 @@ export async function saveReview(review: Review): Promise<void> {
     throw error
   }
   await dropSurplus(review, stands?.review ?? null)
-  await flushed
+  await Promise.all([flushed, copied()])
   dropJournal(review.id, text)
 }
 
@@ -169,6 +182,8 @@ async function dropSurplus(review: Review, over: Review | null): Promise<void> {
 /** Takes a review with its traces, curves and pictures off the shelf. */
 export async function removeReview(id: string): Promise<void> {
   known.delete(id)
+  // First: what is left when it is killed in between would come back from the copy.
+  await forgetCopy(id)
   const names = (await recordNames()).filter(name => belongsTo(id, name))
   await removeRecords(names)
   await removeJournals(id)

@@ -16,8 +16,16 @@ export interface Sealed {
 /** What came of opening a record. */
 export type Unsealed = { is: 'sound'; value: unknown } | { is: 'missing' | 'damaged' | 'newer' }
 
+/** A value as JSON in ASCII: one letter beyond Latin-1 would have the browser keep all of it at two bytes each. */
+export function asciiJson(value: unknown): string {
+  return JSON.stringify(value).replace(
+    /[\u007f-\uffff]/g,
+    character => `\\u${character.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  )
+}
+
 export function seal(value: unknown): Sealed {
-  const text = JSON.stringify(value)
+  const text = asciiJson(value)
   return { form: STORAGE_FORM, length: text.length, sum: str(text), text }
 }
 

@@ -1,5 +1,6 @@
 import type { Review } from '#core/review'
 import { readRecords, recordNames } from './disk'
+import { broughtBack } from './lostDatabase'
 import { isOlderHead } from './olderForms'
 import { recordName, reviewsAmong } from './recordNames'
 import { journalled } from './reviewJournal'
@@ -25,6 +26,8 @@ export interface ShelfContents {
   /** The newest first. */
   heads: ReviewHead[]
   damaged: DamagedHead[]
+  /** Those the browser's database had lost, and that are back from their second copies. */
+  back: string[]
 }
 
 /** What the shelf shows of a review. */
@@ -49,6 +52,7 @@ export function shelfLineOf(
  * @throws NoStorageError
  */
 export async function listReviews(): Promise<ShelfContents> {
+  const back = await broughtBack()
   const names = await recordNames()
   const there = new Set(names)
   const ids = reviewsAmong(names)
@@ -63,7 +67,7 @@ export async function listReviews(): Promise<ShelfContents> {
   })
   for (const id of await headless(names, new Set(ids)))
     damaged.push({ id, why: 'Its head is missing; other records of it are here.' })
-  return { heads: heads.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt)), damaged }
+  return { heads: heads.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt)), damaged, back }
 }
 
 async function headless(names: readonly string[], known: ReadonlySet<string>): Promise<string[]> {

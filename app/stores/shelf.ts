@@ -24,6 +24,7 @@ const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
 /** All reviews of this browser: listing, starting, bringing in, removing. */
 export const useShelfStore = defineStore('shelf', () => {
+  const ui = useUiStore()
   const heads = shallowRef<ReviewHead[]>([])
   const damaged = shallowRef<DamagedHead[]>([])
   const loaded = ref(false)
@@ -36,6 +37,7 @@ export const useShelfStore = defineStore('shelf', () => {
       const contents = await listReviews()
       heads.value = contents.heads
       damaged.value = contents.damaged
+      if (contents.back.length > 0) ui.say(backWords(contents.back.length))
       problem.value = null
       loaded.value = true
     } catch (error) {
@@ -103,6 +105,9 @@ export const useShelfStore = defineStore('shelf', () => {
     ...{ putDemo, putDemoOnce },
   }
 })
+
+const backWords = (count: number) =>
+  `The browser had lost its database. ${count === 1 ? 'One review is' : `${count} reviews are`} back from the second copy.`
 
 /** The demo review, made by the server: what makes it would weigh on the first screen. */
 async function demoFromServer(version: string): Promise<ReviewBundle> {

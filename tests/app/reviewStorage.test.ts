@@ -22,8 +22,13 @@ import {
 import { readRecord, recordNames, removeRecords, writeRecords } from '~/storage/disk'
 import { ITEMS_A_PART } from '~/storage/reviewParts'
 import { seal, type Sealed, unseal } from '~/storage/seal'
-import { flushedJournal, removeFlushed } from '~/storage/strictJournal'
+import type { CopyAccess } from '~/storage/secondCopy/access'
+import { copiedJournal, recordsInCopy, removeCopiedJournal } from '~/storage/secondCopy'
+import { accessInMemory } from '../support/memoryFolder'
 import { formThree } from '../support/oldForms'
+
+const copy = vi.hoisted(() => ({ access: null as CopyAccess | null }))
+vi.mock('~/storage/secondCopy/access', () => ({ copyAccess: () => copy.access }))
 
 const ID = 'demo-fell-race'
 const HEAD = `head:${ID}`
@@ -113,6 +118,7 @@ describe('keeping reviews in the browser', () => {
     await removeRecords(await recordNames())
     localStorage.clear()
     review = demoReview().review
+    ;({ access: copy.access } = accessInMemory())
   })
   afterEach(() => vi.restoreAllMocks())
 
@@ -225,7 +231,7 @@ describe('keeping reviews in the browser', () => {
     expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
     // What was flushed last holds it whole; without that, the parts do.
     expect((await loadReview(ID))?.readings).toEqual(review.readings)
-    await removeFlushed(ID)
+    await removeCopiedJournal(ID)
     const headless = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError
     expect((headless.data as Review).readings).toEqual(review.readings)
   })
@@ -284,7 +290,7 @@ describe('keeping reviews in the browser', () => {
       noteChange(newer)
       const text = localStorage.getItem(journalKey)!
       expect(text.length).toBeLessThan(15_000)
-      await vi.waitFor(async () => expect(await flushedJournal(ID)).toBe(text))
+      await vi.waitFor(async () => expect(await copiedJournal(ID)).toBe(text))
       expect(await loadReview(ID)).toEqual(newer)
       localStorage.clear()
       expect(await loadReview(ID)).toEqual(newer)
@@ -367,9 +373,71 @@ describe('keeping reviews in the browser', () => {
       () => expect(saveReview(changed)).rejects.toThrowError(StorageError),
     )
     localStorage.clear()
-    await removeFlushed(ID)
+    await removeCopiedJournal(ID)
     const { readings } = (await loadReview(ID))!
     expect(new Set(readings.map(({ who }) => who))).toEqual(new Set([many.readings[0]!.who]))
+  })
+
+  describe('the second copy', () => {
+    const trace = { frequenciesHz: new Float64Array([1e6, 2e6]), levelsDbm: new Float64Array([-1, -2]) }
+
+    /** What a browser does that finds its database damaged. */
+    async function loseDatabase(): Promise<void> {
+      const { access } = copy
+      copy.access = null
+      await removeRecords(await recordNames())
+      copy.access = access
+    }
+
+    it('holds all that is called saved, and gives it back when the database was lost', async () => {
+      await saveTrace(ID, 't1', trace)
+      await saveReview(review)
+      await saveReview({ ...review, purpose: 'kept twice' })
+      await loseDatabase()
+      const told: string[] = []
+      expect((await loadReview(ID, words => told.push(words)))?.purpose).toBe('kept twice')
+      expect(told).toEqual(['The browser had lost its database. This review is back from its second copy.'])
+      expect(await loadTrace(ID, 't1')).toEqual(trace)
+    })
+
+    it('is laid under what was not yet written', async () => {
+      await saveReview(review)
+      noteChange({ ...review, purpose: 'on its way' })
+      await loseDatabase()
+      expect((await loadReview(ID))?.purpose).toBe('on its way')
+    })
+
+    it('brings the whole shelf back, once', async () => {
+      await saveReview(review)
+      await saveReview(newReview({ id: 'later', title: 'Later', at: '2026-12-01T00:00:00.000Z' }))
+      await loseDatabase()
+      const { heads, back, damaged } = await listReviews()
+      expect(heads.map(({ id }) => id)).toEqual(['later', ID])
+      expect([back.toSorted(), damaged]).toEqual([[ID, 'later'].toSorted(), []])
+      expect((await listReviews()).back).toEqual([])
+    })
+
+    it('does not bring back what was removed, nor cover up what is damaged', async () => {
+      await saveReview(review)
+      await saveReview({ ...review, id: 'neighbour' })
+      await removeReview('neighbour')
+      await removeRecords([HEAD])
+      const { heads, back, damaged } = await listReviews()
+      expect([heads, back, damaged.map(({ id }) => id)]).toEqual([[], [], [ID]])
+    })
+
+    it('follows a review that was changed while there was none, once it is opened', async () => {
+      await saveReview(review)
+      const { access } = copy
+      copy.access = null
+      await saveReview({ ...review, purpose: 'without a copy' })
+      copy.access = access
+      await loadReview(ID)
+      await vi.waitFor(async () => {
+        const head = new Map(await recordsInCopy(ID)).get(HEAD)
+        expect(head).toEqual(await readRecord(HEAD))
+      })
+    })
   })
 
   it('removes a review with its traces and leaves its neighbours', async () => {

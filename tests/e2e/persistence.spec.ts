@@ -66,6 +66,30 @@ async function withRecord(page: Page, name: string, doing: 'delete' | 'garbage')
   )
 }
 
+test('a browser that throws its damaged database away gives the review back from its second copy', async ({
+  page,
+}) => {
+  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  const price = page.getByLabel('Price', { exact: true })
+  await price.fill('£39')
+  await price.press('Enter')
+  await saved(page)
+  await page.goto('/icon.svg')
+  await page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const request = indexedDB.deleteDatabase('rigorous-meter')
+        request.onsuccess = resolve
+        request.onerror = reject
+      }),
+  )
+  await page.goto('/')
+  await expect(page.getByText('One review is back from the second copy.')).toBeVisible()
+  await expect(page.getByTestId('shelf-foot')).toContainText('Every review is kept twice')
+  await page.goto(`${DEMO}/card?set=trek-b`)
+  await expect(price).toHaveValue('£39')
+})
+
 test('a review whose records are damaged says what is lost, and what is sound becomes one of its own', async ({
   page,
 }) => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formatDistanceToNow } from 'date-fns'
+import { secondCopyState } from '~/storage/secondCopy'
 import { type StorageHealth, storageHealth } from '~/storage/storageHealth'
 
 /** How safe what is on the shelf is: the browser's promise, its room, the age of the last file taken away. */
@@ -31,8 +32,17 @@ const backup = computed(() => {
     ? `A review was last taken away as a file ${formatDistanceToNow(new Date(at), { addSuffix: true })}.`
     : 'No review was taken away as a file from this browser yet.'
 })
+const copy = computed(() => {
+  const state = health.value && secondCopyState()
+  if (state === 'kept')
+    return 'Every review is kept twice: in the browser’s database and in its private files.'
+  if (state === 'none') return 'This browser keeps no second copy of what is in its database.'
+  return state ? `The second copy could not be kept (${state.failed}).` : ''
+})
 </script>
 
 <template>
-  <p v-if="health" class="small quiet" data-testid="shelf-foot">{{ promise }} {{ room }} {{ backup }}</p>
+  <p v-if="health" class="small quiet" data-testid="shelf-foot">
+    {{ promise }} {{ copy }} {{ room }} {{ backup }}
+  </p>
 </template>

@@ -1,0 +1,42 @@
+import { wrap } from 'comlink'
+import { namesIn, privateFolder } from './copyFolder'
+import type { CopyStore } from './copyStore'
+import type { JournalStore } from './journalStore'
+
+/** What the worker does. */
+export type CopyWorker = CopyStore & JournalStore
+
+/** What the page asks of the second copy: of the worker what is written, of the files what is read. */
+export interface CopyAccess {
+  store: () => CopyWorker
+  names: () => Promise<string[]>
+  /** The bytes of a file; null where there is none. */
+  bytes: (name: string) => Promise<Uint8Array | null>
+}
+
+let worker: CopyWorker | null = null
+
+/** The worker stays: it knows how far each copy has come. */
+function store(): CopyWorker {
+  worker ??= wrap<CopyWorker>(
+    new Worker(new URL('../../workers/secondCopy.worker.ts', import.meta.url), { type: 'module' }),
+  ) as unknown as CopyWorker
+  return worker
+}
+
+async function bytes(name: string): Promise<Uint8Array | null> {
+  try {
+    const file = await (await (await privateFolder()).getFileHandle(name)).getFile()
+    return new Uint8Array(await file.arrayBuffer())
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'NotFoundError') return null
+    throw error
+  }
+}
+
+/** The second copy of this browser; null where it has no private files, or gives none to this page. */
+export function copyAccess(): CopyAccess | null {
+  const { storage } = navigator as { storage?: StorageManager }
+  if (typeof storage?.getDirectory !== 'function' || typeof Worker === 'undefined') return null
+  return { store, names: async () => namesIn(await privateFolder()), bytes }
+}
