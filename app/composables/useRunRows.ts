@@ -1,67 +1,55 @@
-import {
-  expectedTimes,
-  type GoingOver,
-  goingOversIn,
-  isDone,
-  isForTheRecord,
-  learnedTimes,
-  planRun,
-  type Run,
-  runKey,
-} from '#core/plan'
+import { type GoingOver, goingOversIn, planRun, type Run, runKey, runState, type RunState } from '#core/plan'
 import type { RadioSet } from '#core/review'
-import { stationById } from '#core/station'
-import { chainsKey, type Step, type StepResult } from '#core/step'
+import { chainsKey, type Step } from '#core/step'
+import { isSmallReview, useWorkedThrough } from './useWorkedThrough'
 
-/** A step of the run as its table shows it. */
+/** A step of the run as its table lists it; what it came to is worked out where it is seen. */
 export interface RunRow {
   step: Step
   key: string
   /** Where it stands in the whole run, from 0. */
   place: number
-  result: StepResult
-  done: boolean
-  /** Why it was left out; null where it was not. */
-  skipped: string | null
-  benchS: number
-  keyDownS: number
   newChain: boolean
   newRadio: boolean
-  forTheRecord: boolean
   /** The radio goes over to the other work before it; null where it stands ready. */
   goingOver: GoingOver | null
 }
 
-/** The run of some radios, and its steps as rows. */
+/** The run of some radios, its steps as rows, and what of it is done: of a large review that is counted in slices. */
 export function useRunRows(sets: () => readonly RadioSet[], openOnly: () => boolean) {
   const store = useReviewStore()
-  const run = computed<Run | null>(() => (store.context ? planRun(store.context, sets()) : null))
-  const learned = computed(() => (store.review ? learnedTimes(store.review) : new Map()))
+  const planned = useWorkedThrough('plans')
+  const run = computed<Run | null>(() => planned.value.value && planRun(planned.value.value, sets()))
+
+  const counted = useSliced<RunState>(() => {
+    const { review } = store
+    const context = planned.value.value
+    return run.value && review && context
+      ? { work: runState(run.value.steps, context), isSmall: isSmallReview(review) }
+      : null
+  })
+  const state = counted.value
 
   const goingOvers = computed(() => goingOversIn(run.value?.steps ?? []))
 
   function rowOf(step: Step, place: number, before: Step | undefined): RunRow {
-    const context = store.context!
     return {
       step,
       key: runKey(step),
       place,
-      result: stationById(step.stationId).evaluate(step, context),
-      done: isDone(step, context),
-      skipped: context.skipReason(step),
-      ...expectedTimes(step, learned.value),
       newChain: !before || chainsKey(before) !== chainsKey(step),
       newRadio: !before || before.set.id !== step.set.id,
-      forTheRecord: isForTheRecord(step, context),
       goingOver: goingOvers.value.get(place) ?? null,
     }
   }
 
-  const rows = computed<RunRow[]>(() => {
-    if (!run.value || !store.context) return []
-    const { steps } = run.value
-    const all = steps.map((step, place) => rowOf(step, place, steps[place - 1]))
-    return openOnly() ? all.filter(({ done }) => !done) : all
+  const all = computed<RunRow[]>(() => {
+    const steps = run.value?.steps ?? []
+    return steps.map((step, place) => rowOf(step, place, steps[place - 1]))
   })
-  return { run, rows }
+  const isOpen = ({ step }: RunRow): boolean => !state.value?.done.has(step)
+  const rows = computed(() => (openOnly() && state.value ? all.value.filter(isOpen) : all.value))
+  const next = computed(() => (state.value ? (rows.value.find(isOpen) ?? null) : null))
+  const share = computed(() => planned.share.value ?? counted.share.value)
+  return { run, rows, next, state, share }
 }

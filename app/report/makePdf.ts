@@ -16,8 +16,14 @@ const FILES = {
 
 const one = (file: string) => ({ normal: file, bold: file, italics: file, bolditalics: file })
 
-/** Makes the PDF in the browser, with the product's own fonts inside. Rejects with plain words. */
-export async function makePdf(report: ReportDocument): Promise<Blob> {
+/**
+ * Makes the PDF in the browser, with the product's own fonts inside. Rejects with plain words.
+ * @param onProgress - told how many of its pages are written, 0 to 1.
+ */
+export async function makePdf(
+  report: ReportDocument,
+  onProgress: (share: number) => void = () => {},
+): Promise<Blob> {
   const { default: pdfMake } = await import('pdfmake/build/pdfmake')
   const fonts = Object.entries(FILES).map(async ([name, url]) => {
     const reply = await fetch(url)
@@ -34,6 +40,7 @@ export async function makePdf(report: ReportDocument): Promise<Blob> {
     Signs: one('signs.woff'),
     Greek: one('greek.woff'),
   })
+  pdfMake.setProgressCallback(onProgress)
   return pdfMake.createPdf(pdfDefinition(report)).getBlob()
 }
 

@@ -114,11 +114,7 @@ export async function removeRecords(names: readonly string[]): Promise<void> {
   }
 }
 
-/** How long a second copy that lags is waited for, ms: what is in the database is saved without it. */
-const FOLLOWED_MS = 500
-
 let following: Promise<void> = Promise.resolve()
 
-/** Resolved once the second copy holds what was written last; one that lags behind is not waited for. */
-export const copied = (): Promise<void> =>
-  Promise.race([following, new Promise<void>(resolve => setTimeout(resolve, FOLLOWED_MS))])
+/** Resolved once the second copy holds what was written last, or nothing can make it. */
+export const followed = (): Promise<void> => following

@@ -1,6 +1,6 @@
 import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import type { Review } from '#core/review'
-import { copied, readRecord, recordNames, removeRecords, writeRecords } from './disk'
+import { followed, readRecord, recordNames, removeRecords, writeRecords } from './disk'
 import { type HeadRecord, readStanding, type Standing, stillStands } from './readBack'
 import { belongsTo, recordName } from './recordNames'
 import { broughtBack } from './lostDatabase'
@@ -18,8 +18,14 @@ interface Written {
   review: Review | null
 }
 
-/** What this tab knows to be on the disk, and what it is just putting there. */
-const known = new Map<string, { stands: Written | null; coming: Written | null }>()
+/** What this tab knows of a review: what is on the disk, what it is just putting there, what the second copy holds. */
+interface Known {
+  stands: Written | null
+  coming: Written | null
+  copied: Written | null
+}
+
+const known = new Map<string, Known>()
 /** The journals that stand for states that are not yet on the disk. */
 const journals = new WeakMap<Review, { sequence: number; text: string; flushed: Promise<void> }>()
 
@@ -80,8 +86,8 @@ function taken(id: string, { review, written, isAsWritten, sequence }: Standing)
   return review
 }
 
-function remember(id: string, written: Written): void {
-  known.set(id, { stands: written, coming: null })
+function remember(id: string, written: Written, copied: Written | null = written): void {
+  known.set(id, { stands: written, coming: null, copied })
 }
 
 /**
@@ -90,19 +96,20 @@ function remember(id: string, written: Written): void {
  */
 export function noteChange(review: Review): void {
   if (journals.has(review)) return
-  const { stands = null, coming = null } = known.get(review.id) ?? {}
+  const { stands = null, coming = null, copied = null } = known.get(review.id) ?? {}
   const last = coming ?? stands
-  const states = coming ? [stands, coming] : [stands]
+  // Whichever of them it will be laid over: a database that is lost is put back as the second copy has it.
+  const states = new Set([stands, ...(coming ? [coming] : []), ...(copied ? [copied] : [])])
   const sequence = Math.max(lastNoted.get(review.id) ?? 0, last?.sequence ?? 0) + 1
   lastNoted.set(review.id, sequence)
   const text = journalText({
     reviewId: review.id,
     sequence,
-    bases: states.map(state => state?.revision ?? null),
+    bases: [...states].map(state => state?.revision ?? null),
     head: headOfParts(review),
     parts: changedParts(
       review,
-      states.map(state => state?.review ?? null),
+      [...states].map(state => state?.review ?? null),
     ),
   })
   journals.set(review, { sequence, text, flushed: leaveJournal(review.id, text) })
@@ -114,24 +121,31 @@ export function noteChange(review: Review): void {
  * @throws OvertakenError when another tab has written it; nothing is overwritten.
  */
 export async function saveReview(review: Review): Promise<void> {
-  const stands = known.get(review.id)?.stands ?? null
+  const { stands = null, copied = null } = known.get(review.id) ?? {}
   const head = unseal(await readRecord(recordName.head(review.id)))
   const there = head.is === 'sound' ? (head.value as HeadRecord) : null
   if ((there?.revision ?? null) !== (stands?.revision ?? null)) throw new OvertakenError()
   noteChange(review)
   const { sequence, text, flushed } = journals.get(review)!
   const coming = { revision: crypto.randomUUID(), sequence, review }
-  known.set(review.id, { stands, coming })
+  known.set(review.id, { stands, coming, copied })
   try {
     await writeRecords(recordsOf(coming, stands?.review ?? null))
-    remember(review.id, coming)
+    remember(review.id, coming, copied ?? stands)
+    void followed().then(() => noteCopied(coming))
   } catch (error) {
-    known.set(review.id, { stands, coming: null })
+    known.set(review.id, { stands, coming: null, copied })
     throw error
   }
   await dropSurplus(review, stands?.review ?? null)
-  await Promise.all([flushed, copied()])
+  await flushed
   dropJournal(review.id, text)
+}
+
+function noteCopied(written: Written & { review: Review }): void {
+  const now = known.get(written.review.id)
+  if (now && now.stands && written.sequence > (now.copied?.sequence ?? -1))
+    known.set(written.review.id, { ...now, copied: written })
 }
 
 /** Puts a review in the place of whatever is kept under its id, without asking what that is. */

@@ -15,13 +15,20 @@ export interface Findings {
   rows: FindingsRow[]
 }
 
-/** Works out the findings of a review, in the order of work; controls stand last. */
-export function findings(context: Context): Findings {
-  const sets = [...context.review.sets].sort(
-    (a, b) => Number(a.role === 'control') - Number(b.role === 'control'),
-  )
+/** The radios in the order findings show them: controls stand last. */
+export function findingsOrder(sets: readonly RadioSet[]): RadioSet[] {
+  return sets.toSorted((a, b) => Number(a.role === 'control') - Number(b.role === 'control'))
+}
+
+/**
+ * Works out the findings of a review, in the order of work.
+ * @param shown - the radios whose answers are wanted; the questions are those of all of them.
+ */
+export function findings(context: Context, shown?: readonly RadioSet[]): Findings {
+  const all = findingsOrder(context.review.sets)
+  const sets = shown ? [...shown] : all
   const rows = wantedStations(context)
-    .flatMap(station => station.questions(sets, context))
+    .flatMap(station => station.questions(all, context))
     .map(question => ({
       question,
       answers: sets.map(set => ({

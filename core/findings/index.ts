@@ -1,4 +1,4 @@
-export { findings, type Findings, type FindingsRow } from './findings'
+export { findings, findingsOrder, type Findings, type FindingsRow } from './findings'
 export { findingsMark, type FindingsMark } from './findingsMark'
 export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'

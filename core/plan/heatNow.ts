@@ -93,12 +93,14 @@ function partHeatNow(
   ]
 }
 
-/** The part of a key-down that lies within a time before now. */
+/**
+ * The part of a key-down that lies within a time before now. One that ended after now was keyed before the clock
+ * went back: it counts as just ended.
+ */
 function recent(down: KeyDown, now: number, withinS: number): { seconds: number; endedAgoS: number }[] {
-  const endedAgoS = (now - Date.parse(down.at)) / 1000
-  const beganAgoS = endedAgoS + down.seconds
-  const seconds = Math.min(beganAgoS, withinS) - Math.max(0, endedAgoS)
-  return seconds > 0 ? [{ seconds, endedAgoS: Math.max(0, endedAgoS) }] : []
+  const endedAgoS = Math.max(0, (now - Date.parse(down.at)) / 1000)
+  const seconds = Math.min(endedAgoS + down.seconds, withinS) - endedAgoS
+  return seconds > 0 ? [{ seconds, endedAgoS }] : []
 }
 
 function radioHeat(set: RadioSet, downs: readonly KeyDown[], now: number): Heat {

@@ -1,3 +1,4 @@
+import type { Context } from '../context'
 import { type Review, stepKey } from '../review'
 import type { Step } from '../step'
 
@@ -16,14 +17,12 @@ const PAUSE_S = 1200
 const TRUST_PLAN = 2
 
 /**
- * What the steps of each station took, from the times of the readings: from the last reading of the step
- * before to the last of this one, where
- * no long pause lies between; and from the key-downs that were logged.
+ * What the steps of each station took, from the times of the readings in the order they were taken: from the
+ * last reading of the step before to the last of this one, where no long pause lies between and the clock did
+ * not go back; and from the key-downs that were logged.
  */
 export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map<string, LearnedTime> {
-  const taken = review.readings
-    .filter(({ source }) => source.kind !== 'demo')
-    .sort((a, b) => a.at.localeCompare(b.at))
+  const taken = review.readings.filter(({ source }) => source.kind !== 'demo')
   const spent = new Map<string, number[]>()
   let previousEnd: number | null = null
   for (let i = 0; i < taken.length;) {
@@ -64,6 +63,11 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map
       ]
     }),
   )
+}
+
+/** What steps took in the review at hand; worked out once for as long as its readings stand. */
+export function learnedTimesOf(context: Context): ReadonlyMap<string, LearnedTime> {
+  return context.derive(context.review.readings, 'learned-times', () => learnedTimes(context.review))
 }
 
 /** The planned figures of a step, moved towards what its station really took. */

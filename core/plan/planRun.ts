@@ -85,7 +85,11 @@ function fewestTurns(steps: readonly Step[], places: ReadonlyMap<Step, number>):
 
 function grouped(steps: readonly Step[], key: (step: Step) => string): Step[][] {
   const groups = new Map<string, Step[]>()
-  for (const step of steps) groups.set(key(step), [...(groups.get(key(step)) ?? []), step])
+  for (const step of steps) {
+    const group = groups.get(key(step))
+    if (group) group.push(step)
+    else groups.set(key(step), [step])
+  }
   return [...groups.values()]
 }
 

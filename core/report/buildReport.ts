@@ -3,7 +3,8 @@ import type { ReportBlock, ReportDocument, ReportSection } from '../document'
 import { findings, type FindingsRow, remarks } from '../findings'
 import { printPlusMinus } from '../quantity'
 import { type RadioSet, setName } from '../review'
-import { stations } from '../station'
+import { atOnce, type Sliced } from '../sliced'
+import { stations, wantedStations } from '../station'
 import { isRead, type StepResult } from '../step'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
@@ -19,26 +20,50 @@ export interface ReportStamp {
   at: string
 }
 
-/**
- * The whole report of a review as a document: findings, each set with every reading, its range and
- * verdict, what was not covered, bench and chains, rule, cautions, dates and versions.
- */
-export function buildReport(context: Context, stamp: ReportStamp): ReportDocument {
+/** A report whose sections are put together when they are asked for. */
+export interface ReportOutline extends Omit<ReportDocument, 'sections'> {
+  sections: { id: string; build: () => ReportSection }[]
+}
+
+/** The report of a review, section by section: of a large one only what is looked at need be put together. */
+export function reportOutline(context: Context, stamp: ReportStamp): ReportOutline {
   const { review } = context
   return {
     title: review.title,
     subtitle: [review.reviewer, stamp.at].filter(Boolean).join(' · '),
     footer: `${review.title} · ${stamp.at} · Rigorous Meter ${stamp.version}`,
     sections: [
-      summarySection(context),
-      ...review.sets.map((set, index) => setSection(set, context, index)),
-      benchSection(context),
-      believabilitySection(context),
-      ruleSection(context),
-      cautionsSection(),
-      versionsSection(context, stamp),
+      { id: 'findings', build: () => summarySection(context) },
+      ...review.sets.map((set, index) => ({
+        id: `set-${set.id}`,
+        build: () => setSection(set, context, index),
+      })),
+      { id: 'bench', build: () => benchSection(context) },
+      { id: 'believability', build: () => believabilitySection(context) },
+      { id: 'rule', build: () => ruleSection(context) },
+      { id: 'cautions', build: cautionsSection },
+      { id: 'versions', build: () => versionsSection(context, stamp) },
     ],
   }
+}
+
+/**
+ * The whole report of a review as a document: findings, each set with every reading, its range and
+ * verdict, what was not covered, bench and chains, rule, cautions, dates and versions.
+ */
+export function buildReport(context: Context, stamp: ReportStamp): ReportDocument {
+  return atOnce(reportInSlices(context, stamp))
+}
+
+/** The same, section by section. */
+export function* reportInSlices(context: Context, stamp: ReportStamp): Sliced<ReportDocument> {
+  const outline = reportOutline(context, stamp)
+  const sections: ReportSection[] = []
+  for (const { build } of outline.sections) {
+    sections.push(build())
+    yield sections.length / outline.sections.length
+  }
+  return { ...outline, sections }
 }
 
 function summarySection(context: Context): ReportSection {
@@ -50,7 +75,7 @@ function summarySection(context: Context): ReportSection {
     blocks: [
       ...(purpose ? [{ kind: 'paragraph' as const, text: purpose }] : []),
       factsOf(context),
-      ...found.sets.map(set => findingsTable(set, found.rows)),
+      ...found.sets.map((set, index) => findingsTable(set, index, found.rows)),
       ...remarks(found, context).map(({ title, text }): ReportBlock => ({
         kind: 'paragraph',
         text: `${title}. ${text}`,
@@ -75,11 +100,11 @@ function factsOf(context: Context): ReportBlock {
   }
 }
 
-function findingsTable(set: RadioSet, rows: readonly FindingsRow[]): ReportBlock {
+function findingsTable(set: RadioSet, index: number, rows: readonly FindingsRow[]): ReportBlock {
   const answered = rows
     .map(({ question, answers }) => ({
       question,
-      answer: answers.find(({ set: other }) => other.id === set.id)!.answer,
+      answer: answers[index]!.answer,
     }))
     .filter(({ answer }) => answer.gap !== 'not-on-set')
   return {
@@ -108,7 +133,9 @@ function roleName(set: RadioSet): string {
 }
 
 function versionsSection(context: Context, stamp: ReportStamp): ReportSection {
-  const widest = Math.max(0, ...everyResult(context).flatMap(rangesDb))
+  const widest = everyResult(context)
+    .flatMap(rangesDb)
+    .reduce((most, one) => Math.max(most, one), 0)
   return {
     id: 'versions',
     title: 'How this was made',
@@ -137,7 +164,9 @@ function versionsSection(context: Context, stamp: ReportStamp): ReportSection {
 /** What every step of every station came to. */
 function everyResult(context: Context): StepResult[] {
   return context.review.sets.flatMap(set =>
-    stations.flatMap(station => station.plan(set, context).map(step => station.evaluate(step, context))),
+    wantedStations(context).flatMap(station =>
+      station.plan(set, context).map(step => station.evaluate(step, context)),
+    ),
   )
 }
 

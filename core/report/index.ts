@@ -1,2 +1,8 @@
-export { buildReport, type ReportStamp } from './buildReport'
+export {
+  buildReport,
+  reportInSlices,
+  reportOutline,
+  type ReportOutline,
+  type ReportStamp,
+} from './buildReport'
 export { readingsCsv } from './readingsCsv'

@@ -3,7 +3,7 @@ import type { Verdict } from '../decision'
 import { type CsvCell, writeCsv } from '../format'
 import { readWords } from '../judging'
 import { type Reading, setName } from '../review'
-import { stations } from '../station'
+import { wantedStations } from '../station'
 import { isRead, type Judgement, settingWords, type SlotResult, type Step } from '../step'
 
 const HEAD = [
@@ -44,7 +44,7 @@ const HEAD = [
  */
 export function readingsCsv(context: Context): string {
   const rows = context.review.sets.flatMap(set =>
-    stations.flatMap(station =>
+    wantedStations(context).flatMap(station =>
       station.plan(set, context).flatMap(step =>
         station
           .evaluate(step, context)

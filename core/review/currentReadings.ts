@@ -62,12 +62,26 @@ function isSame(a: StepReadings, b: StepReadings): boolean {
   return true
 }
 
-/** All that was taken for a slot, oldest first: what stands is the last. */
-export function readingHistory(
+/** A reading of a step among all that were taken there. */
+export interface TakenReading {
+  reading: Reading
+  /** No later one was taken for its slot. */
+  stands: boolean
+  /** Its time is before that of one taken earlier: the clock was set back. */
+  clockWentBack: boolean
+}
+
+/** All that was taken in a step, in the order it was taken, whatever the clock said. O(readings). */
+export function stepHistory(
   { readings }: Pick<Review, 'readings'>,
-  { setId, stepId, slot }: { setId: string; stepId: string; slot: string },
-): Reading[] {
-  return readings.filter(
-    reading => reading.setId === setId && reading.stepId === stepId && reading.slot === slot,
-  )
+  { setId, stepId }: { setId: string; stepId: string },
+): TakenReading[] {
+  const taken = readings.filter(reading => reading.setId === setId && reading.stepId === stepId)
+  const last = new Map(taken.map(reading => [reading.slot, reading]))
+  let latest = ''
+  return taken.map(reading => {
+    const clockWentBack = reading.at < latest
+    if (!clockWentBack) latest = reading.at
+    return { reading, stands: last.get(reading.slot) === reading, clockWentBack }
+  })
 }

@@ -52,7 +52,8 @@ export { checkBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
 export { setName, setShortName, highestClaimW } from './setNames'
 export {
   currentReadings,
-  readingHistory,
+  stepHistory,
+  type TakenReading,
   stepKey,
   type CurrentReadings,
   type StepReadings,

@@ -24,7 +24,7 @@ import { ITEMS_A_PART } from '~/storage/reviewParts'
 import { seal, type Sealed, unseal } from '~/storage/seal'
 import type { CopyAccess } from '~/storage/secondCopy/access'
 import { copiedJournal, recordsInCopy, removeCopiedJournal } from '~/storage/secondCopy'
-import { accessInMemory } from '../support/memoryFolder'
+import { accessInMemory } from './memoryFolder'
 import { formThree } from '../support/oldForms'
 
 const copy = vi.hoisted(() => ({ access: null as CopyAccess | null }))

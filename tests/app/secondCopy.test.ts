@@ -5,7 +5,7 @@ import { createCopyStore } from '~/storage/secondCopy/copyStore'
 import { soundFrames } from '~/storage/secondCopy/frames'
 import { createJournalStore } from '~/storage/secondCopy/journalStore'
 import { seal } from '~/storage/seal'
-import { memoryFolder } from '../support/memoryFolder'
+import { memoryFolder } from './memoryFolder'
 
 /** A database of records, and a copy of it in memory. */
 function copied() {

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { type Run, timeLeft } from '#core/plan'
+import type { Run, TimeLeft } from '#core/plan'
 import { printDuration } from '#core/quantity'
 
-/** How long what is open of the run will take. */
-const { run } = defineProps<{ run: Run }>()
-const store = useReviewStore()
-const left = computed(() => (store.context ? timeLeft(run.steps, store.context) : null))
+/** How long what is open of the run will take; while it is being counted, how far that has come. */
+const { run, left, share } = defineProps<{ run: Run; left: TimeLeft | null; share: number | null }>()
+const percent = computed(() => (share === null ? null : Math.round(100 * share)))
 </script>
 
 <template>
@@ -19,6 +18,7 @@ const left = computed(() => (store.context ? timeLeft(run.steps, store.context) 
         }}.
       </p>
     </template>
+    <p v-else-if="!left && percent !== null" role="status">Counting what is done: {{ percent }} %.</p>
     <p v-else-if="run.steps.length === 0">Nothing is planned yet.</p>
     <p v-else>Nothing. Every planned reading within reach is in.</p>
   </section>

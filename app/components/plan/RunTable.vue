@@ -9,11 +9,38 @@ const { move, skip, takeUp } = useRunOrder()
 const chosen = ref<string | null>(null)
 const skipping = ref<string | null>(null)
 const body = useTemplateRef<HTMLElement>('body')
-useDraggedRows(body, () => rows.map(({ key }) => key), moveRow)
 
-function moveRow(from: number, to: number): void {
-  const key = rows[from]?.key
-  if (key && move(rows, from, to)) chosen.value = key
+/** What stands below each other: going over, the step, and what was opened under it. */
+interface Line {
+  kind: 'over' | 'step' | 'more'
+  row: RunRow
+  index: number
+}
+const isOpened = ({ key }: RunRow) => key === chosen.value || key === skipping.value
+const lines = computed(() =>
+  rows.flatMap((row, index): Line[] => [
+    ...(row.goingOver ? [{ kind: 'over' as const, row, index }] : []),
+    { kind: 'step', row, index },
+    ...(isOpened(row) ? [{ kind: 'more' as const, row, index }] : []),
+  ]),
+)
+const HEIGHTS_PX = { over: 36, step: 42, more: 96 }
+const { shown, beforePx, afterPx, isVirtual, measure } = useVirtualLines(
+  body,
+  () => lines.value,
+  ({ kind }) => HEIGHTS_PX[kind],
+)
+
+const drawn = computed(() => shown.value.flatMap(({ line }) => (line.kind === 'step' ? line.row : [])))
+useDraggedRows(
+  body,
+  () => drawn.value.map(({ key }) => key),
+  (from, to) => moveRow(drawn.value, from, to),
+)
+
+function moveRow(among: readonly RunRow[], from: number, to: number): void {
+  const key = among[from]?.key
+  if (key && move(among, from, to)) chosen.value = key
 }
 
 const MOVES: Record<string, number> = { ArrowUp: -1, ArrowDown: 1 }
@@ -23,7 +50,7 @@ function moveByKey(event: KeyboardEvent, index: number): void {
   if (!event.altKey || by === 0) return
   event.preventDefault()
   const handle = `[data-key="${CSS.escape(rows[index]!.key)}"] .handle`
-  moveRow(index, index + by)
+  moveRow(rows, index, index + by)
   void nextTick(() => body.value?.querySelector<HTMLElement>(handle)?.focus())
 }
 
@@ -36,7 +63,11 @@ function leaveOut(row: RunRow, reason: string): void {
 </script>
 
 <template>
-  <table class="plain">
+  <table
+    class="plain"
+    :class="{ fixed: isVirtual }"
+    :aria-rowcount="isVirtual ? lines.length + 1 : undefined"
+  >
     <thead>
       <tr>
         <th><span class="only-read">Move</span></th>
@@ -53,28 +84,41 @@ function leaveOut(row: RunRow, reason: string): void {
       </tr>
     </thead>
     <tbody ref="body">
-      <template v-for="(row, index) in rows" :key="row.key">
-        <tr v-if="row.goingOver" class="over" data-testid="going-over">
+      <tr v-if="beforePx > 0" class="spacer" aria-hidden="true" :style="{ height: `${beforePx}px` }" />
+      <template v-for="{ line: { kind, row, index }, index: at } in shown" :key="`${kind}:${row.key}`">
+        <tr
+          v-if="kind === 'over'"
+          :ref="measure"
+          class="over"
+          data-testid="going-over"
+          :data-index="at"
+          :aria-rowindex="at + 2"
+        >
           <td />
-          <td colspan="10"><GoingOverLine :going="row.goingOver" /></td>
+          <td colspan="10"><GoingOverLine :going="row.goingOver!" /></td>
         </tr>
         <RunTableRow
+          v-else-if="kind === 'step'"
+          :ref="(one: unknown) => measure((one as { $el?: unknown } | null)?.$el)"
           :row="row"
           :is-first="index === 0"
           :is-chosen="chosen === row.key"
+          :data-index="at"
+          :aria-rowindex="at + 2"
           @move-key="moveByKey($event, index)"
           @choose="chosen = other(row.key, chosen)"
           @begin="emit('begin', row)"
           @take-up="takeUp(row)"
           @leave-out="skipping = other(row.key, skipping)"
         />
-        <tr v-if="skipping === row.key || chosen === row.key" class="more">
+        <tr v-else :ref="measure" class="more" :data-index="at" :aria-rowindex="at + 2">
           <td />
           <td colspan="10">
             <RunRowMore :row="row" :asks-why="skipping === row.key" @skip="leaveOut(row, $event)" />
           </td>
         </tr>
       </template>
+      <tr v-if="afterPx > 0" class="spacer" aria-hidden="true" :style="{ height: `${afterPx}px` }" />
     </tbody>
   </table>
 </template>
@@ -86,6 +130,24 @@ function leaveOut(row: RunRow, reason: string): void {
 th {
   padding: 3px 6px;
   white-space: nowrap;
+}
+/* Of a long run only what is near the window is drawn: the columns must not hang on it. */
+.fixed {
+  table-layout: fixed;
+  min-width: 1040px;
+}
+.fixed th:first-child {
+  width: 36px;
+}
+.fixed th:nth-child(2),
+.fixed th:nth-child(5),
+.fixed th:nth-child(8),
+.fixed th:nth-child(9) {
+  width: 72px;
+}
+.fixed th:nth-child(10),
+.fixed th:last-child {
+  width: 150px;
 }
 .over td {
   padding: 6px;

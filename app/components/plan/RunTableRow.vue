@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiDragVertical } from '@mdi/js'
+import { expectedTimes, isDone, isForTheRecord, learnedTimesOf } from '#core/plan'
 import { printDuration, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { stationById } from '#core/station'
@@ -27,9 +28,21 @@ const levelWords = computed(() => {
   if (row.step.work === 'hears') return settingWords(row.step)
   return spacingHz === null ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`
 })
-const anythingRead = computed(() => row.result.slots.some(isRead))
+/** What the step came to, and what of it is ahead. */
+const now = computed(() => {
+  const { step } = row
+  const context = store.context!
+  return {
+    result: stationById(step.stationId).evaluate(step, context),
+    isDone: isDone(step, context),
+    skipped: context.skipReason(step),
+    forTheRecord: isForTheRecord(step, context),
+    ...expectedTimes(step, learnedTimesOf(context)),
+  }
+})
+const anythingRead = computed(() => now.value.result.slots.some(isRead))
 const edges = computed(() => ({
-  done: row.done,
+  done: now.value.isDone,
   chain: row.newChain && !isFirst,
   radio: row.newRadio && !isFirst,
 }))
@@ -62,20 +75,20 @@ const edges = computed(() => ({
     <td class="wrap" :class="{ strong: row.newChain }">
       <span class="short" :title="chainWords">{{ chainWords }}</span>
     </td>
-    <td class="right figure">{{ printDuration(row.benchS) }}</td>
-    <td class="right figure">{{ printDuration(row.keyDownS) }}</td>
+    <td class="right figure">{{ printDuration(now.benchS) }}</td>
+    <td class="right figure">{{ printDuration(now.keyDownS) }}</td>
     <td class="state">
-      <span v-if="row.skipped !== null" class="quiet">left out: {{ row.skipped }}</span
+      <span v-if="now.skipped !== null" class="quiet">left out: {{ now.skipped }}</span
       ><VerdictWord
         v-else-if="anythingRead"
-        :state="row.result.verdict.state"
-        :words="row.result.words"
-      /><span v-else class="quiet">{{ row.forTheRecord ? 'open, for the record' : 'open' }}</span>
+        :state="now.result.verdict.state"
+        :words="now.result.words"
+      /><span v-else class="quiet">{{ now.forTheRecord ? 'open, for the record' : 'open' }}</span>
     </td>
     <td class="acts">
       <VBtn size="small" variant="text" @click="emit('begin')">Go</VBtn>
       <VBtn
-        v-if="row.skipped !== null"
+        v-if="now.skipped !== null"
         size="small"
         variant="text"
         :disabled="store.readOnly"
@@ -83,7 +96,7 @@ const edges = computed(() => ({
         >Take up</VBtn
       >
       <VBtn
-        v-else-if="!row.done"
+        v-else-if="!now.isDone"
         size="small"
         variant="text"
         :disabled="store.readOnly"

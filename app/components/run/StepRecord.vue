@@ -2,7 +2,7 @@
 import type { SlotResult, Step } from '#core/step'
 import { mdiCamera } from '@mdi/js'
 import { format } from 'date-fns'
-import { type Reading, readingHistory } from '#core/review'
+import { type Reading, stepHistory } from '#core/review'
 import { scalePicture } from '~/pictures/scalePicture'
 
 /** What is kept with a step besides its figures: the note, pictures, and everything that was read before. */
@@ -30,16 +30,15 @@ watch(
 )
 
 const history = computed(() => {
-  const review = store.review
+  const { review } = store
   if (!review) return []
-  const ids = [...new Set([...step.slots.map(({ id }) => id), ...slots.map(({ slot }) => slot.id)])]
-  return ids
-    .flatMap(slotId => {
-      const label = slots.find(({ slot }) => slot.id === slotId)?.slot.label ?? slotId
-      const taken = readingHistory(review, { setId: step.set.id, stepId: step.id, slot: slotId })
-      return taken.map((one, i) => ({ one, label, stands: i === taken.length - 1 }))
-    })
-    .sort((a, b) => b.one.at.localeCompare(a.one.at))
+  return stepHistory(review, { setId: step.set.id, stepId: step.id })
+    .toReversed()
+    .map(({ reading, ...taken }) => ({
+      one: reading,
+      label: slots.find(({ slot }) => slot.id === reading.slot)?.slot.label ?? reading.slot,
+      ...taken,
+    }))
 })
 const retakes = computed(() => history.value.filter(({ stands }) => !stands).length)
 
@@ -195,8 +194,15 @@ defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus(
             </tr>
           </thead>
           <tbody>
-            <tr v-for="{ one, label, stands } in history" :key="one.id" :class="{ superseded: !stands }">
-              <td class="figure">{{ format(new Date(one.at), 'd MMM HH:mm:ss') }}</td>
+            <tr
+              v-for="{ one, label, stands, clockWentBack } in history"
+              :key="one.id"
+              :class="{ superseded: !stands }"
+            >
+              <td class="figure">
+                {{ format(new Date(one.at), 'd MMM HH:mm:ss') }}
+                <span v-if="clockWentBack" class="odd">the clock was set back</span>
+              </td>
               <td>{{ label }}</td>
               <td class="right figure">{{ one.text }}</td>
               <td>{{ one.supply || '–' }}</td>
@@ -217,6 +223,9 @@ defineExpose({ focusNote: () => noteBox.value?.querySelector('textarea')?.focus(
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
+}
+.odd {
+  color: rgb(var(--v-theme-close));
 }
 .pictures {
   display: flex;

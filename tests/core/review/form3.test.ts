@@ -4,7 +4,7 @@ import {
   currentReadings,
   migrateReview,
   type ReviewBundle,
-  readingHistory,
+  stepHistory,
   readingSchema,
   readReviewFile,
   stepKey,
@@ -137,13 +137,23 @@ describe('what was taken', () => {
     const review = { ...reviewOf(), readings }
     const step = currentReadings(readings).get(stepKey('set', 'deviation:band:c1:high'))!
     expect(step.get('tone')!.text).toBe('2100')
-    expect(
-      readingHistory(review, { setId: 'set', stepId: 'deviation:band:c1:high', slot: 'tone' }).map(
-        ({ text }) => text,
-      ),
-    ).toEqual(['2000', '2100'])
-    expect(readingHistory(review, { setId: 'set', stepId: HARMONICS_STEP, slot: 'x2' })).toHaveLength(1)
-    expect(readingHistory(review, { setId: 'set', stepId: HARMONICS_STEP, slot: 'x3' })).toEqual([])
+    const history = (stepId: string) =>
+      stepHistory(review, { setId: 'set', stepId }).map(({ reading, stands }) => [reading.text, stands])
+    expect(history('deviation:band:c1:high')).toEqual([
+      ['2000', false],
+      ['2100', true],
+    ])
+    expect(history(HARMONICS_STEP)).toEqual([['-60', true]])
+  })
+
+  it('stands in the order it was taken, and says where the clock was set back', () => {
+    const readings = [deviation(2000, 60), deviation(2100, 5), deviation(2200, 59), deviation(2300, 60)]
+    const review = { ...reviewOf(), readings }
+    const history = stepHistory(review, { setId: 'set', stepId: 'deviation:band:c1:high' })
+    expect(history.map(({ stands }) => stands)).toEqual([false, false, false, true])
+    expect(history.map(({ clockWentBack }) => clockWentBack)).toEqual([false, true, true, false])
+    const step = currentReadings(readings).get(stepKey('set', 'deviation:band:c1:high'))!
+    expect(step.get('tone')!.text).toBe('2300')
   })
 
   it('keeps the very same map for a step nothing was read at since', () => {

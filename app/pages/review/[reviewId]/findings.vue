@@ -1,15 +1,45 @@
 <script setup lang="ts">
 import type { StationAnswer } from '#core/judging'
-import { findings, remarks, type FindingsRow } from '#core/findings'
+import { findings, findingsOrder, remarks, type FindingsRow } from '#core/findings'
 import { worstVerdict } from '#core/decision'
 import { printClaimW } from '#core/quantity'
 import { highestClaimW, type RadioSet, setName, setShortName } from '#core/review'
 
 const store = useReviewStore()
-const { placeTo } = useReviewRoute()
-const context = computed(() => store.context!)
-const found = computed(() => findings(context.value))
-const said = computed(() => remarks(found.value, context.value))
+const { set, placeTo } = useReviewRoute()
+
+/** So many radios stand beside each other; more are turned to, page by page. */
+const SIDE_BY_SIDE = 12
+const all = computed(() => findingsOrder(store.review?.sets ?? []))
+const pages = computed(() => Math.max(1, Math.ceil(all.value.length / SIDE_BY_SIDE)))
+const page = ref(
+  1 +
+    Math.floor(
+      Math.max(
+        0,
+        all.value.findIndex(({ id }) => id === set.value?.id),
+      ) / SIDE_BY_SIDE,
+    ),
+)
+watch(pages, now => (page.value = Math.min(page.value, now)))
+const shown = computed(() => all.value.slice((page.value - 1) * SIDE_BY_SIDE, page.value * SIDE_BY_SIDE))
+const shownWords = computed(() => {
+  const first = (page.value - 1) * SIDE_BY_SIDE
+  return `Radios ${first + 1} to ${first + shown.value.length} of ${all.value.length}`
+})
+
+const planned = useWorkedThrough('plans')
+const judged = useWorkedThrough('results')
+const NOTHING = { sets: [], rows: [] }
+const found = computed(() => {
+  const context = planned.value.value
+  return context ? findings(context, shown.value) : NOTHING
+})
+const said = computed(() => {
+  const context = judged.value.value
+  if (!context) return []
+  return remarks(pages.value === 1 ? found.value : findings(context), context)
+})
 
 const against = ref<'all' | 'limits' | 'claims'>('all')
 const rows = computed(() =>
@@ -72,11 +102,12 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
       </div>
     </div>
 
-    <section v-if="found.sets.length === 0" class="sheet empty stack">
+    <section v-if="all.length === 0" class="sheet empty stack">
       <h2>Nothing to say yet</h2>
       <p>Add a radio, its claims and your bench; the findings grow with every reading.</p>
       <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
     </section>
+    <SlicedProgress v-else-if="planned.share.value !== null" :share="planned.share.value" words="Planning" />
     <div v-else class="sheet scroll" tabindex="0" role="region" aria-label="Findings">
       <table class="matrix">
         <thead>
@@ -119,13 +150,18 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
         </tbody>
       </table>
     </div>
+    <div v-if="pages > 1" class="row pages" data-testid="findings-pages">
+      <span class="small quiet">{{ shownWords }}</span>
+      <VPagination v-model="page" :length="pages" :total-visible="7" density="compact" />
+    </div>
+    <SlicedProgress :share="judged.share.value" words="What they say together" />
     <div v-if="said.length" class="remarks">
       <section v-for="remark in said" :key="remark.id" class="sheet remark">
         <h2>{{ remark.title }}</h2>
         <p>{{ remark.text }}</p>
       </section>
     </div>
-    <OtherTesters v-if="found.sets.length" />
+    <OtherTesters v-if="all.length" />
   </div>
 </template>
 
@@ -215,6 +251,9 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
 .absent {
   display: block;
   padding: 12px 10px;
+}
+.pages {
+  justify-content: space-between;
 }
 .remarks {
   display: grid;

@@ -1,43 +1,75 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
-import { buildReport, readingsCsv } from '#core/report'
+import { type ReportOutline, reportOutline } from '#core/report'
+import { csvOf, type PaperJob, pdfOf } from '~/workers/paperWorker'
 
 const store = useReviewStore()
 const { takeAway } = useTakeAway()
 const ui = useUiStore()
 const config = useRuntimeConfig().public
-const busy = ref(false)
 
-const madeAt = format(new Date(), 'd MMMM yyyy, HH:mm')
-const report = computed(() => buildReport(store.context!, { version: config.version, at: madeAt }))
-const name = computed(() => fileNameFrom(report.value.title))
+const stamp = { version: config.version, at: format(new Date(), 'd MMMM yyyy, HH:mm') }
+const judged = useWorkedThrough('results')
+const outline = computed<ReportOutline | null>(
+  () => judged.value.value && reportOutline(judged.value.value, stamp),
+)
+const isSmall = computed(() => store.review !== null && isSmallReview(store.review))
+const name = computed(() => fileNameFrom(store.review?.title ?? ''))
 
-async function takePdf(): Promise<void> {
-  busy.value = true
-  try {
-    const { makePdf } = await import('~/report/makePdf')
-    downloadFile(`${name.value}.pdf`, await makePdf(report.value))
-    ui.say('The PDF is among your downloads.')
-  } catch (error) {
-    ui.sayProblem(error)
-  }
-  busy.value = false
+/** Heights of sections that were not drawn yet: what stands below them is seldom looked for to the pixel. */
+const SECTION_PX = 1600
+
+const { progress, problem, run, stop } = useCancellableWork()
+const making = ref<'PDF' | 'CSV' | null>(null)
+let job: PaperJob<unknown> | null = null
+
+async function make<T>(what: 'PDF' | 'CSV', begin: (onProgress: (share: number) => void) => PaperJob<T>) {
+  making.value = what
+  const made = await run(onProgress => {
+    const begun = begin(onProgress)
+    job = begun
+    return begun.done
+  })
+  if (progress.value === null) making.value = null
+  return made
 }
 
-function takeCsv(): void {
-  downloadFile(
-    `${name.value}-readings.csv`,
-    new Blob(['\uFEFF', readingsCsv(store.context!)], { type: 'text/csv' }),
-  )
+async function takePdf(): Promise<void> {
+  const { review } = store
+  const made = review && (await make('PDF', onProgress => pdfOf(review, stamp, onProgress)))
+  if (!made) return
+  downloadFile(`${name.value}.pdf`, made)
+  ui.say('The PDF is among your downloads.')
+}
+
+async function takeCsv(): Promise<void> {
+  const { review } = store
+  const made = review && (await make('CSV', () => csvOf(review)))
+  if (made !== null)
+    downloadFile(`${name.value}-readings.csv`, new Blob(['\uFEFF', made], { type: 'text/csv' }))
+}
+
+function cancel(): void {
+  job?.cancel()
+  stop(`The ${making.value} was not made.`)
+  making.value = null
 }
 
 function takeReview(): void {
   if (store.review) void takeAway(store.review)
 }
 
-function print(): void {
-  window.print()
+const reveal = provideReveal()
+const drawnWords = computed(() =>
+  reveal.drawn.value === null ? '' : `Drawing all of it for the paper: ${reveal.drawn.value} parts so far.`,
+)
+
+async function print(): Promise<void> {
+  if (isSmall.value || (await reveal.all())) window.print()
 }
+useEventListener(window, 'afterprint', reveal.none)
+onBeforeUnmount(() => job?.cancel())
 </script>
 
 <template>
@@ -46,27 +78,32 @@ function print(): void {
       <h1>Report</h1>
       <div class="row">
         <VBtn variant="outlined" @click="takeReview">Take the review away</VBtn>
-        <VBtn variant="outlined" @click="takeCsv">Readings as CSV</VBtn>
-        <VBtn variant="outlined" @click="print">Print</VBtn>
-        <VBtn color="primary" :loading="busy" @click="takePdf">Make the PDF</VBtn>
+        <VBtn variant="outlined" :disabled="making !== null" @click="takeCsv">Readings as CSV</VBtn>
+        <VBtn variant="outlined" :disabled="!outline || drawnWords !== ''" @click="print">Print</VBtn>
+        <VBtn color="primary" :disabled="making !== null" @click="takePdf">Make the PDF</VBtn>
       </div>
     </div>
-    <article class="sheet paper">
+    <PaperProgress v-if="making" class="no-print" :what="making" :share="progress" @cancel="cancel" />
+    <p v-if="problem" role="alert" class="no-print">{{ problem }}</p>
+    <div v-if="drawnWords" class="row no-print" role="status">
+      <span>{{ drawnWords }}</span>
+      <VBtn size="small" variant="outlined" @click="reveal.none">Leave it</VBtn>
+    </div>
+    <SlicedProgress v-if="!outline" :share="judged.share.value" words="Judging every reading" />
+    <article v-if="outline" class="sheet paper">
       <header>
-        <h1>{{ report.title }}</h1>
-        <p class="quiet">{{ report.subtitle }}</p>
+        <h1>{{ outline.title }}</h1>
+        <p class="quiet">{{ outline.subtitle }}</p>
       </header>
-      <section
-        v-for="section in report.sections"
+      <NearWindow
+        v-for="section in outline.sections"
         :key="section.id"
-        class="stack"
-        :class="{ 'new-page': section.newPage }"
-        :aria-labelledby="`report-${section.id}`"
+        :estimate-px="SECTION_PX"
+        :whole="isSmall"
       >
-        <h2 :id="`report-${section.id}`">{{ section.title }}</h2>
-        <ReportBlockView v-for="(block, index) in section.blocks" :key="index" :block="block" />
-      </section>
-      <footer class="small quiet">{{ report.footer }}</footer>
+        <ReportSectionView :build="section.build" :whole="isSmall" />
+      </NearWindow>
+      <footer class="small quiet">{{ outline.footer }}</footer>
     </article>
   </div>
 </template>
@@ -79,13 +116,6 @@ function print(): void {
   grid-template-columns: minmax(0, 1fr);
   gap: 26px;
 }
-.paper section {
-  gap: 8px;
-}
-.paper h2 {
-  border-bottom: 1px solid var(--line-2);
-  padding-bottom: 4px;
-}
 @media (max-width: 600px) {
   .paper {
     padding: 18px 14px;
@@ -96,9 +126,6 @@ function print(): void {
     border: 0;
     padding: 0;
     max-width: none;
-  }
-  .new-page {
-    break-before: page;
   }
 }
 </style>

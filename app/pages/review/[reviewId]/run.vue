@@ -8,12 +8,12 @@ const { set, sets, go, placeTo } = useReviewRoute()
 const scope = ref<'all' | 'set'>('all')
 const openOnly = ref(false)
 const shownSets = computed(() => (scope.value === 'all' || !set.value ? sets.value : [set.value]))
-const { run, rows } = useRunRows(
+const { run, rows, next, state, share } = useRunRows(
   () => shownSets.value,
   () => openOnly.value,
 )
-const next = computed(() => rows.value.find(({ done }) => !done) ?? null)
 const goWords = computed(() => {
+  if (!state.value) return 'Counting what is open'
   if (next.value) return 'To the next open step'
   return run.value?.steps.length ? 'All done' : 'Nothing planned'
 })
@@ -50,7 +50,7 @@ useKeys({ n: beginNext })
       </div>
     </div>
     <div class="tops">
-      <RunLeft :run="run" />
+      <RunLeft :run="run" :left="state?.left ?? null" :share="share" />
       <RunSavings v-if="run.steps.length" :run="run" />
       <AlsoStations />
       <OwnChannel v-if="set" :radio="set" />
@@ -64,6 +64,7 @@ useKeys({ n: beginNext })
       </p>
     </section>
   </div>
+  <SlicedProgress v-else :share="share" words="Planning the run" />
 </template>
 
 <style scoped>

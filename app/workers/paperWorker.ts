@@ -1,0 +1,34 @@
+import { proxy, wrap } from 'comlink'
+import type { ReportStamp } from '#core/report'
+import type { Review } from '#core/review'
+import type { PaperWorker } from './paper.worker'
+
+/** A piece of paper that is being made: it can be let go. */
+export interface PaperJob<T> {
+  done: Promise<T>
+  cancel: () => void
+}
+
+/** Makes something in a worker of its own, which goes with it. */
+function job<T>(make: (worker: PaperWorker) => Promise<T> | T): PaperJob<T> {
+  const worker = new Worker(new URL('./paper.worker.ts', import.meta.url), { type: 'module' })
+  const broken = new Promise<never>((_resolve, reject) =>
+    worker.addEventListener('error', () =>
+      reject(
+        new Error('The part of the program that makes files did not start. Nothing is lost; try again.'),
+      ),
+    ),
+  )
+  const asked = make(wrap<PaperWorker>(worker) as unknown as PaperWorker)
+  return {
+    done: Promise.race([asked, broken]).finally(() => worker.terminate()),
+    cancel: () => worker.terminate(),
+  }
+}
+
+/** The report of a review as a PDF. @param onProgress - told how much is done, 0 to 1. */
+export const pdfOf = (review: Review, stamp: ReportStamp, onProgress: (share: number) => void) =>
+  job(worker => worker.pdf(review, stamp, proxy(onProgress)))
+
+/** The readings of a review as CSV. */
+export const csvOf = (review: Review) => job(worker => worker.csv(review))

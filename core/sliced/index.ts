@@ -1,0 +1,1 @@
+export { atOnce, type Sliced } from './sliced'
