@@ -22,29 +22,35 @@ export interface OrderMarks {
 
 const NOTHING: OrderMarks = { marks: new Map(), left: null, cardDone: false }
 
+/** Longest that the marks wait for a page that has nothing else to do, ms. */
+const LATEST_MS = 150
+
 /**
- * Marks of the order of work. They are worked out a frame after the review changed, so that a verdict on the
- * screen never waits for them.
+ * Marks of the order of work. They are worked out once the page has nothing else to do, so that neither a verdict
+ * on the screen nor the disk waits for them.
  */
 export function useOrderMarks() {
   const store = useReviewStore()
   const { set } = useReviewRoute()
   const order = shallowRef<OrderMarks>(NOTHING)
-  let frame: number | null = null
+  let isWaiting = false
 
   function schedule(): void {
-    if (frame !== null) return
-    frame = requestAnimationFrame(() => {
-      frame = null
+    if (isWaiting) return
+    isWaiting = true
+    whenIdle(() => {
+      isWaiting = false
       order.value = marksOf(store.context, set.value)
     })
   }
   watch([() => store.context, set], schedule, { immediate: true })
-  onScopeDispose(() => {
-    if (frame !== null) cancelAnimationFrame(frame)
-  })
 
   return { order }
+}
+
+function whenIdle(work: () => void): void {
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(work, { timeout: LATEST_MS })
+  else setTimeout(work, LATEST_MS / 3)
 }
 
 type MaybeContext = ReturnType<typeof useReviewStore>['context']

@@ -23,13 +23,17 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
   let wanted: Review | null = null
   let writing: Promise<void> | null = null
 
-  /** Puts the next state on the screen and into the journal at once, and on the disk as soon as it is free. */
+  /**
+   * Puts the next state into the journal and on the screen at once, and on the disk as soon as it is free: the
+   * disk is asked first, so that it works while the screen is drawn.
+   */
   function put(next: Review): void {
-    wanted = { ...next, updatedAt: new Date().toISOString() }
-    review.value = wanted
-    saveState.value = { kind: 'saving' }
-    noteChange(wanted)
+    const state: Review = { ...next, updatedAt: new Date().toISOString() }
+    wanted = state
+    noteChange(state)
     writing ??= write().finally(() => (writing = null))
+    saveState.value = { kind: 'saving' }
+    review.value = state
   }
 
   async function write(): Promise<void> {

@@ -1,3 +1,4 @@
+import { type IDBPDatabase, openDB } from 'idb'
 import localforage from 'localforage'
 import 'localforage-getitems'
 import 'localforage-setitems'
@@ -82,9 +83,46 @@ export async function readRecords(names: readonly string[]): Promise<Record<stri
   return names.length === 0 ? {} : disk.getItems([...names])
 }
 
-/** @throws NoStorageError */
+/**
+ * A record; null where it is not there. The database is asked before this returns where it is open, so that it
+ * works while the page draws.
+ * @throws NoStorageError
+ */
 export async function readRecord(name: string): Promise<unknown> {
+  const read = direct?.get(RECORDS_STORE, name)
+  if (!read) void connect()
+  try {
+    if (read) return ((await read) as unknown) ?? null
+  } catch {
+    // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
+  }
   return (await openDisk()).getItem(name)
+}
+
+/** A connection of our own, once there is one: localForage asks its own only some turns later. */
+let direct: IDBPDatabase | null = null
+let connecting: Promise<void> | null = null
+
+function connect(): Promise<void> {
+  connecting ??= openDisk()
+    .then(() =>
+      openDB(DATABASE, undefined, {
+        blocking(_current, _wanted, { target }) {
+          direct = connecting = null
+          ;(target as IDBDatabase).close()
+        },
+        terminated() {
+          direct = connecting = null
+        },
+      }),
+    )
+    .then(open => {
+      direct = open
+    })
+    .catch(() => {
+      connecting = null
+    })
+  return connecting
 }
 
 /**

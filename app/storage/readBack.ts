@@ -1,6 +1,7 @@
 import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import { CoreError } from '#core/errors'
 import type { Reading, Review } from '#core/review'
+import { isLargeReview, validateReviewAside } from '~/workers/reviewWorker'
 import { readRecord, readRecords, recordNames } from './disk'
 import { fromOlderJournal, isOlderHead, type OlderHead, readOlder } from './olderForms'
 import { recordName } from './recordNames'
@@ -198,8 +199,9 @@ async function laidOver(left: LeftJournal, found: ReadBack): Promise<ReadBack | 
 
 async function sound({ data, lost }: ReadBack): Promise<Review> {
   if (lost.length > 0) throw new DamagedReviewError('Parts of this review cannot be read.', { data, lost })
-  const { validateReview } = await reviewCore()
   try {
+    if (isLargeReview(data)) return await validateReviewAside(data)
+    const { validateReview } = await reviewCore()
     return validateReview(data)
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error)

@@ -19,6 +19,7 @@ import {
 } from '~/storage'
 import { nameWith } from '~/composables/copyName'
 import { tellTabs } from '~/storage/tabChannel'
+import { isLargeFile, readReviewFileAside } from '~/workers/reviewWorker'
 
 const DEMO_PUT_KEY = 'rigorous-meter:demo-put'
 
@@ -121,6 +122,8 @@ async function demoFromServer(version: string): Promise<ReviewBundle> {
 
 /** Reads a review file; nothing is stored yet. */
 async function readFile(file: File): Promise<ReadReview> {
+  await assertNotTooLarge(file)
+  if (isLargeFile(file)) return readReviewFileAside(file)
   const { readReviewFile } = await import('#core/review')
   return readReviewFile(await textOf(file), file.name)
 }
@@ -133,12 +136,16 @@ async function salvageFile(file: File): Promise<{ bundle: ReadReview; left: stri
 }
 
 async function textOf(file: File): Promise<string> {
+  await assertNotTooLarge(file)
+  return file.text()
+}
+
+async function assertNotTooLarge(file: File): Promise<void> {
   const { MAX_REVIEW_BYTES } = await import('#core/review')
   if (file.size > MAX_REVIEW_BYTES)
     throw new Error(
       `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,
     )
-  return file.text()
 }
 
 const identityOf = (title: string) => ({ id: crypto.randomUUID(), title, at: new Date().toISOString() })
