@@ -42,7 +42,7 @@ export default tseslint.config(
         { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false },
       ],
       eqeqeq: 'error',
-      'no-console': 'error',
+      'no-console': ['error', { allow: ['error'] }],
       'no-nested-ternary': 'error',
       'max-params': ['error', 4],
       complexity: ['warn', 15],

@@ -1,3 +1,5 @@
+import { plainWords } from './plainWords'
+
 /** Long work of which the latest counts: with its progress, stopped at will, told of in words when it fails. */
 export function useCancellableWork() {
   /** 0 to 1 while something runs. */
@@ -16,7 +18,7 @@ export function useCancellableWork() {
       })
       return mine === latest ? found : null
     } catch (error) {
-      if (mine === latest) problem.value = error instanceof Error ? error.message : String(error)
+      if (mine === latest) problem.value = plainWords(error)
       return null
     } finally {
       if (mine === latest) progress.value = null

@@ -14,6 +14,9 @@ const records = localforage.createInstance({
 /** How long a database that does not answer is waited for, ms. */
 const PATIENCE_MS = 3000
 
+const nameOf = (cause: unknown): string =>
+  cause instanceof Error || cause instanceof DOMException ? cause.name : 'for no reason it gives'
+
 /** A failed write, in plain words. */
 export class StorageError extends Error {
   constructor(cause: unknown) {
@@ -22,7 +25,7 @@ export class StorageError extends Error {
     super(
       full
         ? `The browser’s storage is full, so the last change is not saved. ${kept}, then make room.`
-        : `The last change could not be saved (${cause instanceof Error ? cause.message : String(cause)}). ${kept}.`,
+        : `The last change could not be saved: the browser refused it (${nameOf(cause)}). ${kept}.`,
       { cause },
     )
     this.name = 'StorageError'

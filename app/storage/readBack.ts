@@ -5,7 +5,7 @@ import { isLargeReview, validateReviewAside } from '~/workers/reviewWorker'
 import { readRecord, readRecords, recordNames } from './disk'
 import { fromOlderJournal, isOlderHead, type OlderHead, readOlder } from './olderForms'
 import { recordName } from './recordNames'
-import { type LeftJournal, leftJournals, setAside } from './reviewJournal'
+import { type Journal, type LeftJournal, leftJournals, setAside } from './reviewJournal'
 import { assembled, type LostPart, partNames, type Parts, type PartsHead } from './reviewParts'
 import { isSealed, unseal } from './seal'
 import type { ReviewHead } from './shelfIndex'
@@ -161,12 +161,15 @@ async function withJournals(
   tell: (words: string) => void,
 ): Promise<ReadBack | null> {
   let best: ReadBack | null = found === NOTHING ? null : found
+  let remains: Journal | null = null
   for (const left of await leftJournals(id)) {
     if (left.is === 'journal' && left.journal.sequence <= (best ?? found).sequence) continue
     // What an older version left is older than any record of this one.
     if (left.is === 'older' && found.written) continue
     const laid = await laidOver(left, found)
-    if (laid === null) {
+    if (laid === null && found === NOTHING && left.is === 'journal') {
+      remains ??= left.journal
+    } else if (laid === null) {
       if (!(await stillStands(id, record))) continue
       await setAside(id, left.text)
       tell(
@@ -177,7 +180,17 @@ async function withJournals(
       best = laid
     }
   }
+  if (!best && remains) throw onlyTheLast(remains)
   return best
+}
+
+/** A journal of changes to a review of which there is nothing else. */
+function onlyTheLast({ reviewId, head, parts }: Journal): DamagedReviewError {
+  const { data, lost } = assembled(head, new Map(parts))
+  return new DamagedReviewError('Only what was changed last is left of this review.', {
+    data: { ...data, id: reviewId },
+    lost,
+  })
 }
 
 async function laidOver(left: LeftJournal, found: ReadBack): Promise<ReadBack | null> {

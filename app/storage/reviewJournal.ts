@@ -83,10 +83,20 @@ export async function removeJournals(reviewId: string): Promise<void> {
   await removeCopiedJournal(reviewId)
 }
 
-/** Puts a journal that cannot be used where nothing overwrites it, and takes this very one out of the way. */
+/**
+ * Puts a journal that cannot be used where nothing overwrites it, and takes this very one out of the way; where
+ * there is no room for that it stays where it is.
+ */
 export async function setAside(reviewId: string, text: string): Promise<void> {
-  localStorage.setItem(`${ASIDE}${reviewId}:${str(text) >>> 0}`, text)
-  dropJournal(reviewId, text)
+  const isHere = localStorage.getItem(JOURNAL + reviewId) === text
+  // It may only fit in its own place.
+  if (isHere) localStorage.removeItem(JOURNAL + reviewId)
+  try {
+    localStorage.setItem(`${ASIDE}${reviewId}:${str(text) >>> 0}`, text)
+  } catch {
+    if (isHere) localStorage.setItem(JOURNAL + reviewId, text)
+    return
+  }
   if ((await copiedJournal(reviewId)) === text) await removeCopiedJournal(reviewId)
 }
 

@@ -1,3 +1,4 @@
+import { plainWords } from '~/composables/plainWords'
 import type { BenchCheck } from '#core/chain'
 import { usePreferredDark, useStorage } from '@vueuse/core'
 
@@ -38,7 +39,7 @@ export const useUiStore = defineStore('ui', () => {
 
   function sayProblem(error: unknown): void {
     notice.value = {
-      text: error instanceof Error ? error.message : String(error),
+      text: plainWords(error),
       tone: 'problem',
       action: null,
     }

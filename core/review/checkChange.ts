@@ -1,7 +1,7 @@
 import type Joi from 'joi'
 import { CoreError } from '../errors'
 import { CROSS_CHECKED, crossCheck } from './crossCheck'
-import { fieldSchema, itemSchema, mostItems } from './schemaParts'
+import { fieldSchema, isField, itemSchema, mostItems } from './schemaParts'
 import { badReview } from './schemaRefusal'
 import type { Review } from './types'
 
@@ -17,6 +17,14 @@ export type ChangedPath = readonly (string | number)[]
 export function checkChange(next: Review, paths: readonly ChangedPath[]): CoreError<'bad-review'> | null {
   const touched = touchedOf(paths)
   for (const [field, items] of touched) {
+    if (!isField(field))
+      return new CoreError(
+        'bad-review',
+        `This was not kept: a review has nothing called “${String(field)}”.`,
+        {
+          why: String(field),
+        },
+      )
     const wrong = checkField(next, field, items)
     if (wrong) return wrong
   }
@@ -49,10 +57,9 @@ function checkField(
   const value = next[field]
   const schema = fieldSchema(field)
   if (items === null || !Array.isArray(value)) return refusalOf(schema, value)
-  const item = itemSchema(field)
+  const item = itemSchema(field).required()
   for (const index of items) {
-    const one: unknown = value[index]
-    const wrong = one === undefined ? null : refusalOf(item, one)
+    const wrong = index < value.length ? refusalOf(item, value[index]) : null
     if (wrong) return wrong
   }
   return tooMany(field, value.length)

@@ -4,6 +4,13 @@ import type { Review } from './types'
 
 const fields = new Map<string, Joi.Schema>()
 
+/** The fields a review has. */
+const NAMES = new Set(
+  (reviewSchema as unknown as { $_terms: { keys: { key: string }[] } }).$_terms.keys.map(({ key }) => key),
+)
+
+export const isField = (name: string): name is keyof Review => NAMES.has(name)
+
 /** The schema of one field of a review. */
 export function fieldSchema(field: keyof Review): Joi.Schema {
   let schema = fields.get(field)

@@ -14,5 +14,7 @@ export function badReview(error: Joi.ValidationError, lead: string): CoreError<'
 }
 
 function plain(message: string): string {
+  // What may stand there are whole things, which have no name in a sentence.
+  if (message.includes('[object]')) return 'a value is of no kind that is known here'
   return message.replaceAll('"', '').replace(/^[\w.[\]]+ /, 'a value ')
 }

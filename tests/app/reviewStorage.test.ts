@@ -378,6 +378,17 @@ describe('keeping reviews in the browser', () => {
     expect(new Set(readings.map(({ who }) => who))).toEqual(new Set([many.readings[0]!.who]))
   })
 
+  it('opens with a journal that fits nothing though there is no room to keep it aside', async () => {
+    await saveReview(review)
+    const garbage = 'journal 6 3 1\n{}'
+    localStorage.setItem(journalKey, garbage)
+    const set = vi.spyOn(Storage.prototype, 'setItem').mockImplementation((name: string) => {
+      if (name.includes(':aside:')) throw new DOMException('full', 'QuotaExceededError')
+    })
+    expect((await loadReview(ID))?.title).toBe(review.title)
+    set.mockRestore()
+  })
+
   describe('the second copy', () => {
     const trace = { frequenciesHz: new Float64Array([1e6, 2e6]), levelsDbm: new Float64Array([-1, -2]) }
 
@@ -424,6 +435,19 @@ describe('keeping reviews in the browser', () => {
       await removeRecords([HEAD])
       const { heads, back, damaged } = await listReviews()
       expect([heads, back, damaged.map(({ id }) => id)]).toEqual([[], [], [ID]])
+    })
+
+    it('leaves, where it is gone too, at least what was changed last to be rescued', async () => {
+      await saveReview(review)
+      noteChange({ ...review, purpose: 'all that is left' })
+      await copy.access!.store().forget(ID)
+      await loseDatabase()
+      expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
+      const error = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError
+      expect(error).toBeInstanceOf(DamagedReviewError)
+      expect(error.data).toMatchObject({ id: ID, purpose: 'all that is left' })
+      expect(error.lost.length).toBeGreaterThan(0)
+      expect(localStorage.getItem(journalKey)).not.toBeNull()
     })
 
     it('follows a review that was changed while there was none, once it is opened', async () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
-import { format } from 'date-fns'
+import { format, formatDistanceToNow } from 'date-fns'
 import type { ReviewHead } from '~/storage'
+import { backedUpAt } from '~/storage/storageHealth'
 
 /** One review on the shelf. */
 const { head } = defineProps<{ head: ReviewHead }>()
@@ -14,6 +15,13 @@ const counts = computed(() => [
   { count: head.readingCount, words: head.readingCount === 1 ? 'reading' : 'readings' },
 ])
 const changed = computed(() => format(new Date(head.updatedAt), 'd MMM yyyy, HH:mm'))
+/** How old the last file of it is: what is only in this browser goes with it. */
+const backup = computed(() => {
+  const at = backedUpAt(head.id)
+  if (!at) return 'never taken away as a file'
+  const age = formatDistanceToNow(new Date(at), { addSuffix: true })
+  return at < head.updatedAt ? `taken away ${age}, changed since` : `taken away ${age}`
+})
 </script>
 
 <template>
@@ -27,6 +35,7 @@ const changed = computed(() => format(new Date(head.updatedAt), 'd MMM yyyy, HH:
         ><span class="figure">{{ one.count }}</span> {{ one.words }}</span
       >
       <span>changed {{ changed }}</span>
+      <span data-testid="backup">{{ backup }}</span>
     </div>
     <VMenu>
       <template #activator="{ props }"

@@ -99,6 +99,8 @@ export function readSinad(
 ): SinadBlock {
   const seconds = samples.length / sampleRateHz
   if (!(seconds >= LEAST_BLOCK_S)) throw tooShort(seconds)
+  const slow = tooSlow(sampleRateHz, settings)
+  if (slow) throw slow
   const audio = { samples, sampleRateHz }
   return readDecimated(audio, decimated(audio, settings.weighting.filter), settings, engine)
 }
@@ -133,6 +135,20 @@ export function readDecimated(
   const parts = partsOf({ fit, rest, density, sampleRateHz, weighting: settings.weighting })
   const doubts = [...clipping, ...toneDoubts({ samples, sampleRateHz, fit, parts, around }, settings)]
   return { seconds, peak, parts, totalPower, doubts }
+}
+
+/** A tone is told from what lies beside it with this many samples to each of its turns. */
+const LEAST_SAMPLES_A_TURN = 2.5
+
+/** The refusal of samples that come too seldom for a tone; null where they do not. */
+export function tooSlow(sampleRateHz: number, { toneHz }: Pick<SinadSettings, 'toneHz'>): CoreError | null {
+  const min = LEAST_SAMPLES_A_TURN * toneHz
+  if (sampleRateHz >= min) return null
+  return new CoreError(
+    'too-few',
+    `${Math.round(sampleRateHz)} samples a second hold no tone of ${toneHz} Hz: ${min} and more.`,
+    { name: 'sampleRateHz', got: sampleRateHz, min },
+  )
 }
 
 /** A block too short to be read. */

@@ -4,7 +4,14 @@ import { changePoints } from './changePoints'
 import { neighbourScatter } from './neighbourScatter'
 import { powerDensity } from './powerDensity'
 import { type Audio, decimated } from './decimated'
-import { LEAST_BLOCK_S, readDecimated, type SinadBlock, type SinadSettings, tooShort } from './sinadBlock'
+import {
+  LEAST_BLOCK_S,
+  readDecimated,
+  type SinadBlock,
+  type SinadSettings,
+  tooShort,
+  tooSlow,
+} from './sinadBlock'
 
 /** A stretch of a recording over which nothing was changed: its blocks of a second, and what they come to. */
 export interface SinadStretch {
@@ -35,7 +42,7 @@ const LEAST_SCATTER_DB = 0.2
 
 /**
  * Cuts a recording where its level or its noise steps, and reads each stretch second by second.
- * @throws CoreError `too-few` for a recording too short for one block.
+ * @throws CoreError `too-few` for a recording too short for one block, or whose samples come too seldom for the tone.
  */
 export function steppedBlocks(
   samples: Float64Array,
@@ -44,6 +51,8 @@ export function steppedBlocks(
   engine: FftEngine,
 ): SinadStretch[] {
   if (samples.length < LEAST_BLOCK_S * sampleRateHz) throw tooShort(samples.length / sampleRateHz)
+  const slow = tooSlow(sampleRateHz, settings)
+  if (slow) throw slow
   const kept = keptTransforms(engine)
   try {
     const audio = { samples, sampleRateHz }

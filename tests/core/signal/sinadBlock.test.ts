@@ -130,6 +130,14 @@ describe('the uncertainty of a block', () => {
 })
 
 describe('a recording', () => {
+  it('refuses samples that come too seldom for the tone', () => {
+    const samples = new Float64Array(9000)
+    const read = (rateHz: number) => () => steppedBlocks(samples, rateHz, SINAD_DEFAULTS, portableFft)
+    expect(read(3)).toThrowError('3 samples a second hold no tone of 1000 Hz: 2500 and more.')
+    expect(read(2499)).toThrowError('hold no tone')
+    expect(read(2500)).not.toThrowError()
+  })
+
   it('is one stretch where nothing was changed', () => {
     expect(steppedBlocks(clean(4), RATE, SINAD_DEFAULTS, portableFft)).toHaveLength(1)
   })

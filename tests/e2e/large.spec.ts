@@ -1,0 +1,54 @@
+import { execFileSync } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { expect, test } from '@playwright/test'
+import { buildSync } from 'esbuild'
+import { visit } from './support'
+
+/** Writes the review of 12 000 readings that the bench takes, as a file. */
+function bigFile(folder: string): string {
+  mkdirSync(folder, { recursive: true })
+  const [program, file] = [join(folder, 'big.cjs'), join(folder, 'big.review.json')]
+  const entry = 'scripts/bench/bigReviewFile.ts'
+  buildSync({ entryPoints: [entry], bundle: true, platform: 'node', format: 'cjs', outfile: program })
+  execFileSync(process.execPath, [program, file])
+  return file
+}
+
+test('a review of 200 radios and 12 000 readings comes in and can be worked with, view by view', async ({
+  page,
+}, testInfo) => {
+  await page.goto('/')
+  await page.getByTestId('review-file').setInputFiles(bigFile(testInfo.outputPath()))
+  await expect(page.getByText('“Many sets” is on the shelf.')).toBeVisible()
+
+  await page.goto('/review/big/run')
+  // 6000 steps, of which those near the window are drawn; the order is that of the whole.
+  await expect(page.locator('tr.step-row').first()).toBeVisible()
+  expect(await page.locator('tr.step-row').count()).toBeLessThan(120)
+  await expect(page.getByRole('table').last()).toHaveAttribute('aria-rowcount', '6001')
+  await expect(page.getByLabel('What is left')).toContainText('in 3800 steps')
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+  await expect(page.locator('tr.step-row td').filter({ hasText: /^6000$/ })).toBeVisible()
+
+  await visit(page, '/review/big/findings')
+  await expect(page.getByTestId('findings-pages')).toContainText('Radios 1 to 12 of 200')
+  await page.getByRole('button', { name: 'Go to page 17' }).click()
+  await expect(page.getByTestId('findings-pages')).toContainText('Radios 193 to 200 of 200')
+  await expect(page.getByRole('columnheader', { name: /Trek 199/ })).toBeVisible()
+
+  await visit(page, '/review/big/report')
+  await expect(page.getByRole('heading', { name: 'What we can say' })).toBeVisible()
+  expect(await page.locator('article.paper table').count()).toBeLessThan(60)
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+  await expect(page.getByRole('heading', { name: 'How this was made' })).toBeVisible()
+
+  const csv = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Readings as CSV' }).click()
+  expect((await csv).suggestedFilename()).toBe('many-sets-readings.csv')
+
+  await page.getByRole('button', { name: 'Make the PDF' }).click()
+  await expect(page.getByText('Making the PDF')).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('The PDF was not made.')).toBeVisible()
+})
