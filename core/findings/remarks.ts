@@ -1,5 +1,5 @@
 import type { Context } from '../context'
-import { type RadioSet, setShortName } from '../review'
+import { fewNames, type RadioSet, setShortName } from '../review'
 import { type Remark, stationById, wantedStations } from '../station'
 import type { Findings, FindingsRow } from './findings'
 import { sampleShares } from './sampleShares'
@@ -12,14 +12,27 @@ export function remarks(findings: Findings, context: Context): Remark[] {
   return [...ofStations, ...sampleShares(findings), ...openRemark(findings)]
 }
 
+/** Up to so many radios each have a line of their own. */
+const FEW_RADIOS = 8
+
+/** What is open of each radio; of many those of which the same is open stand together. */
 function openRemark(findings: Findings): Remark[] {
-  const open = findings.sets.flatMap(set => {
-    const named = openStations(findings.rows.filter(row => isOpen(row, set)))
-    return named.length > 0 ? [`${setShortName(set)}: ${named.join(', ')}`] : []
+  const lists = findings.sets.flatMap(set => {
+    const open = openStations(findings.rows.filter(row => isOpen(row, set))).join(', ')
+    return open === '' ? [] : [{ name: setShortName(set), open }]
   })
-  return open.length > 0
-    ? [{ id: 'open', title: 'Not covered, or still open', text: `${open.join('. ')}.` }]
+  const lines = findings.sets.length > FEW_RADIOS ? together(lists) : lists.map(lineOf)
+  return lines.length > 0
+    ? [{ id: 'open', title: 'Not covered, or still open', text: `${lines.join('. ')}.` }]
     : []
+}
+
+const lineOf = ({ name, open }: { name: string; open: string }): string => `${name}: ${open}`
+
+function together(lists: readonly { name: string; open: string }[]): string[] {
+  const named = new Map<string, string[]>()
+  for (const { name, open } of lists) named.set(open, [...(named.get(open) ?? []), name])
+  return [...named].map(([open, names]) => lineOf({ name: fewNames(names), open }))
 }
 
 function isOpen({ answers }: FindingsRow, set: RadioSet): boolean {

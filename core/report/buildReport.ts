@@ -2,7 +2,7 @@ import type { Context } from '../context'
 import type { ReportBlock, ReportDocument, ReportSection } from '../document'
 import { findings, type FindingsRow, remarks } from '../findings'
 import { printPlusMinus } from '../quantity'
-import { type RadioSet, setName } from '../review'
+import { fewNames, type RadioSet, setName } from '../review'
 import { atOnce, type Sliced } from '../sliced'
 import { stations, wantedStations } from '../station'
 import { isRead, type StepResult } from '../step'
@@ -91,7 +91,7 @@ function factsOf(context: Context): ReportBlock {
   return {
     kind: 'facts',
     rows: [
-      ['Radios', sets.map(setName).join('; ') || 'none yet'],
+      ['Radios', fewNames(sets.map(setName), '; ') || 'none yet'],
       [
         'Readings',
         `${levels} levels and ${readings.length - levels} other figures, first ${days[0] ?? '–'}, last ${days.at(-1) ?? '–'}`,

@@ -49,7 +49,7 @@ export {
   newLevel,
 } from './newReview'
 export { checkBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
-export { setName, setShortName, highestClaimW } from './setNames'
+export { setName, setShortName, highestClaimW, fewNames } from './setNames'
 export {
   currentReadings,
   stepHistory,

@@ -21,3 +21,12 @@ export function highestClaimW(set: RadioSet): number | null {
       if (claim.kind === 'watts' && (highest === null || claim.powerW > highest)) highest = claim.powerW
   return highest
 }
+
+/** So many names are read; the rest is counted. */
+const READ_NAMES = 8
+
+/** Names in a row; of many the first, and how many more. */
+export function fewNames(names: readonly string[], between = ', '): string {
+  if (names.length <= READ_NAMES + 1) return names.join(between)
+  return `${names.slice(0, READ_NAMES).join(between)} and ${names.length - READ_NAMES} more`
+}

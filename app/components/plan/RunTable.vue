@@ -134,7 +134,7 @@ th {
 /* Of a long run only what is near the window is drawn: the columns must not hang on it. */
 .fixed {
   table-layout: fixed;
-  min-width: 1040px;
+  min-width: 960px;
 }
 .fixed th:first-child {
   width: 36px;

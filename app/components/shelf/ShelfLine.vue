@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
 import { format, formatDistanceToNow } from 'date-fns'
+import { fewNames } from '#core/review/setNames'
 import type { ReviewHead } from '~/storage'
 import { backedUpAt } from '~/storage/storageHealth'
 
@@ -9,7 +10,7 @@ const { head } = defineProps<{ head: ReviewHead }>()
 const emit = defineEmits<{ takeAway: []; remove: [] }>()
 
 const place = computed(() => `/review/${head.id}/${head.readingCount ? 'findings' : 'card'}`)
-const radios = computed(() => head.setNames.filter(Boolean).join(' · ') || 'No radio yet')
+const radios = computed(() => fewNames(head.setNames.filter(Boolean), ' · ') || 'No radio yet')
 const counts = computed(() => [
   { count: head.setNames.length, words: head.setNames.length === 1 ? 'radio' : 'radios' },
   { count: head.readingCount, words: head.readingCount === 1 ? 'reading' : 'readings' },

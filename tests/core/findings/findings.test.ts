@@ -45,6 +45,29 @@ describe('the findings of the demo', () => {
     })
   })
 
+  it('name radios of which the same is open together, of many the first and how many more', () => {
+    const { review } = demoReview()
+    const sets = Array.from({ length: 20 }, (_unused, i) => ({
+      ...review.sets[0]!,
+      id: `many-${i}`,
+      sample: `${i}`,
+    }))
+    const many = createContext({ ...review, sets, readings: [], otherFigures: [] })
+    const open = remarks(findings(many), many).find(({ id }) => id === 'open')!
+    expect(open.text).toContain('sample 7 and 12 more: carrier power')
+    expect(open.text).not.toContain('sample 8')
+    expect(open.text.match(/carrier power/g)).toHaveLength(1)
+  })
+
+  it('are worked out for the radios that are shown, with the questions of all', () => {
+    const [first] = found.sets
+    const shown = findings(context, [first!])
+    expect(shown.rows.map(({ question }) => question.id)).toEqual(
+      found.rows.map(({ question }) => question.id),
+    )
+    expect(shown.rows.map(({ answers }) => answers)).toEqual(found.rows.map(({ answers }) => [answers[0]]))
+  })
+
   it('put the control last', () => expect(found.sets.at(-1)?.id).toBe('c1'))
 })
 

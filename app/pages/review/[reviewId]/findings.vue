@@ -8,23 +8,25 @@ import { highestClaimW, type RadioSet, setName, setShortName } from '#core/revie
 const store = useReviewStore()
 const { set, placeTo } = useReviewRoute()
 
-/** So many radios stand beside each other; more are turned to, page by page. */
-const SIDE_BY_SIDE = 12
+/** Up to so many radios stand beside each other; of more a few at a time, page by page. */
+const ALL_BESIDE = 8
+const OF_MORE = 6
 const all = computed(() => findingsOrder(store.review?.sets ?? []))
-const pages = computed(() => Math.max(1, Math.ceil(all.value.length / SIDE_BY_SIDE)))
+const beside = computed(() => (all.value.length <= ALL_BESIDE ? ALL_BESIDE : OF_MORE))
+const pages = computed(() => Math.max(1, Math.ceil(all.value.length / beside.value)))
 const page = ref(
   1 +
     Math.floor(
       Math.max(
         0,
         all.value.findIndex(({ id }) => id === set.value?.id),
-      ) / SIDE_BY_SIDE,
+      ) / beside.value,
     ),
 )
 watch(pages, now => (page.value = Math.min(page.value, now)))
-const shown = computed(() => all.value.slice((page.value - 1) * SIDE_BY_SIDE, page.value * SIDE_BY_SIDE))
+const shown = computed(() => all.value.slice((page.value - 1) * beside.value, page.value * beside.value))
 const shownWords = computed(() => {
-  const first = (page.value - 1) * SIDE_BY_SIDE
+  const first = (page.value - 1) * beside.value
   return `Radios ${first + 1} to ${first + shown.value.length} of ${all.value.length}`
 })
 
