@@ -1,5 +1,5 @@
-import { applyPatches, enablePatches, produceWithPatches, setAutoFreeze } from 'immer'
-import { checkChange, type Review } from '#core/review'
+import { applyPatches, enablePatches, type Patch, produceWithPatches, setAutoFreeze } from 'immer'
+import { checkChange, type Reading, type Review } from '#core/review'
 import { checkMemos } from '#core/station'
 import { useReviewHistory } from './useReviewHistory'
 
@@ -16,6 +16,17 @@ interface Changed {
 
 const touches = (paths: readonly (string | number)[][], field: keyof Review): boolean =>
   paths.some(([first]) => first === field)
+
+type Produced = readonly [next: Review, forward: Patch[], back: Patch[]]
+
+/** The same with readings added at the end: immer would look through all there are. */
+function withReadings([next, forward, back]: Produced, taken: readonly Reading[]): Produced {
+  if (taken.length === 0) return [next, forward, back]
+  const { length } = next.readings
+  const added = taken.map((value, i): Patch => ({ op: 'add', path: ['readings', length + i], value }))
+  const removed: Patch = { op: 'replace', path: ['readings', 'length'], value: length }
+  return [{ ...next, readings: [...next.readings, ...taken] }, [...forward, ...added], [removed, ...back]]
+}
 
 /** The one way to change the open review, and undo and redo. */
 export function useReviewChanges({ review, readOnly, put }: Changed) {
@@ -34,13 +45,14 @@ export function useReviewChanges({ review, readOnly, put }: Changed) {
   /**
    * Changes the review; the change is saved at once and can be undone. What could not be opened again is
    * refused in words. Returns false when read-only or refused.
+   * @param taken - readings that are added, after whatever the recipe does.
    */
-  function change(label: string, recipe: (draft: Review) => void): boolean {
+  function change(label: string, recipe: (draft: Review) => void, taken: readonly Reading[] = []): boolean {
     if (!review.value || readOnly.value) {
       if (review.value) ui.say('This review is open in another tab. Take it over to change it here.')
       return false
     }
-    const [next, forward, back] = produceWithPatches(review.value, recipe)
+    const [next, forward, back] = withReadings(produceWithPatches(review.value, recipe), taken)
     if (forward.length === 0) return true
     const paths = forward.map(({ path }) => path)
     const wrong = checkChange(next, paths) ?? (touches(paths, 'memos') ? checkMemos(next) : null)

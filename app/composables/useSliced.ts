@@ -1,4 +1,5 @@
 import type { ShallowRef } from 'vue'
+import { breathe } from './breathe'
 import { atOnce, type Sliced } from '#core/sliced'
 
 /** Longest that work keeps the page from answering, ms. */
@@ -53,16 +54,4 @@ export function useSliced<T>(begin: () => { work: Sliced<T>; isSmall: boolean } 
   )
   onScopeDispose(() => (latest = null))
   return { value: shallowReadonly(value), share: readonly(share) }
-}
-
-/** Lets the page answer what came meanwhile: a turn of the event loop, without the pause of a timer. */
-function breathe(): Promise<void> {
-  return new Promise(resolve => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => {
-      port1.close()
-      resolve()
-    }
-    port2.postMessage(null)
-  })
 }

@@ -44,10 +44,7 @@ export function useStationRun(stationId: string) {
     if (!place) return false
     const readings = kept.flatMap(one => readingOf(place, one, crypto.randomUUID()) ?? [])
     draft.value = null
-    return store.change(label, review => {
-      review.readings.push(...readings)
-      alongside?.(review)
-    })
+    return store.change(label, review => alongside?.(review), readings)
   }
 
   function toStep(offset: number): void {

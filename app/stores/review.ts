@@ -1,6 +1,7 @@
 import { createContext, createSharedWork } from '#core/context'
 import type { Review } from '#core/review'
 import { DamagedReviewError, loadReview } from '~/storage'
+import { breathe } from '~/composables/breathe'
 import { useReviewChanges } from '~/composables/useReviewChanges'
 import { useReviewRecords } from '~/composables/useReviewRecords'
 import { useReviewSaving } from '~/composables/useReviewSaving'
@@ -57,6 +58,10 @@ export const useReviewStore = defineStore('review', () => {
     try {
       await saving.settled()
       const found = await loadReview(id, words => ui.say(words))
+      // What was read crosses over in a turn of its own, the look-ups are made in one, and then the page is drawn.
+      await breathe()
+      if (found) createContext(found, shared)
+      await breathe()
       review.value = found
       if (found) gone.value = null
       missing.value = found === null

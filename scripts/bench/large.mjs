@@ -86,9 +86,7 @@ export const savings = page =>
     for (let i = 0; i < 21; i++) {
       one.push(
         await until(() =>
-          store.change('a reading', draft => {
-            draft.readings.push({ ...store.review.readings[i], id: crypto.randomUUID() })
-          }),
+          store.change('a reading', () => {}, [{ ...store.review.readings[i], id: crypto.randomUUID() }]),
         ),
       )
       await new Promise(resolve => setTimeout(resolve, 250))
