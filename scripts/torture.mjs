@@ -111,7 +111,7 @@ async function lookAgain(folder) {
   await price
     .or(refused)
     .first()
-    .waitFor({ timeout: 15_000 })
+    .waitFor({ timeout: 60_000 })
     .catch(async () => {
       throw new Error(`neither open nor refused: ${(await page.locator('body').innerText()).slice(0, 300)}`)
     })
@@ -159,7 +159,7 @@ async function damageAndRescue(folder) {
   await page.getByRole('button', { name: 'Save what is sound' }).click()
   const left = await page
     .getByTestId('rescued')
-    .innerText({ timeout: 10_000 })
+    .innerText({ timeout: 60_000 })
     .catch(() => null)
   await context.close()
   return { name, kind, told: left !== null && left.includes('cannot be read') }

@@ -1,7 +1,15 @@
-import { type GoingOver, goingOversIn, planRun, type Run, runKey, runState, type RunState } from '#core/plan'
+import {
+  type GoingOver,
+  goingOversIn,
+  type Run,
+  runInSlices,
+  runKey,
+  runState,
+  type RunState,
+} from '#core/plan'
 import type { RadioSet } from '#core/review'
 import { chainsKey, type Step } from '#core/step'
-import { isSmallReview, useWorkedThrough } from './useWorkedThrough'
+import { isSmallReview } from './useWorkedThrough'
 
 /** A step of the run as its table lists it; what it came to is worked out where it is seen. */
 export interface RunRow {
@@ -18,12 +26,14 @@ export interface RunRow {
 /** The run of some radios, its steps as rows, and what of it is done: of a large review that is counted in slices. */
 export function useRunRows(sets: () => readonly RadioSet[], openOnly: () => boolean) {
   const store = useReviewStore()
-  const planned = useWorkedThrough('plans')
-  const run = computed<Run | null>(() => planned.value.value && planRun(planned.value.value, sets()))
+  const planned = useSliced<Run>(() => {
+    const { context, review } = store
+    return context && review ? { work: runInSlices(context, sets()), isSmall: isSmallReview(review) } : null
+  })
+  const run = planned.value
 
   const counted = useSliced<RunState>(() => {
-    const { review } = store
-    const context = planned.value.value
+    const { context, review } = store
     return run.value && review && context
       ? { work: runState(run.value.steps, context), isSmall: isSmallReview(review) }
       : null

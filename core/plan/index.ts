@@ -1,5 +1,5 @@
 export { isForTheRecord } from './forTheRecord'
-export { planRun, proposedOrder, runKey, type Run } from './planRun'
+export { planRun, proposedOrder, runInSlices, runKey, type Run } from './planRun'
 export { knobTurns, runCosts, type RunCosts } from './runCosts'
 export { expectedTimes, learnedTimes, learnedTimesOf, type LearnedTime } from './learnedTimes'
 export { isDone, runState, type RunState, timeLeft, type TimeLeft } from './timeLeft'

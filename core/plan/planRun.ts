@@ -1,5 +1,6 @@
 import { stepKey, type RadioSet } from '../review'
 import type { Context } from '../context'
+import { atOnce, type Sliced } from '../sliced'
 import { stationById, wantedStations } from '../station'
 import { chainsKey, type Step } from '../step'
 import { knobTurns, runCosts, type RunCosts } from './runCosts'
@@ -29,17 +30,30 @@ export function runKey(step: Step): string {
  * @see handbook, section 9.
  */
 export function planRun(context: Context, sets: readonly RadioSet[] = context.review.sets): Run {
-  const listed = sets.flatMap(set => wantedStations(context).flatMap(station => station.plan(set, context)))
+  return atOnce(runInSlices(context, sets))
+}
+
+/** The same, radio by radio. */
+export function* runInSlices(context: Context, sets: readonly RadioSet[] = context.review.sets): Sliced<Run> {
+  const listed: Step[] = []
+  for (const [index, set] of sets.entries()) {
+    for (const station of wantedStations(context)) listed.push(...station.plan(set, context))
+    yield (LISTED * index) / sets.length
+  }
   const proposed = proposedOrder(listed)
+  yield LISTED
   const own = context.review.runOrder
   const steps = own.length === 0 ? proposed : ownOrder(proposed, own)
-  return {
-    steps,
-    costs: runCosts(steps),
-    naive: runCosts(listed),
-    ownOrder: own.length > 0 && steps.some((step, i) => step !== proposed[i]),
-  }
+  yield LISTED
+  const costs = runCosts(steps)
+  yield LISTED
+  const naive = runCosts(listed)
+  const ownOrdered = own.length > 0 && steps.some((step, i) => step !== proposed[i])
+  return { steps, costs, naive, ownOrder: ownOrdered }
 }
+
+/** Share of the work that listing the steps is; putting them in order is the rest. */
+const LISTED = 0.8
 
 /** The order proposed for steps, whatever order they come in. */
 export function proposedOrder(steps: readonly Step[]): Step[] {
