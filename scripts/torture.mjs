@@ -7,11 +7,11 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { ensureBuilt, ensureChromium, ensurePackages, say } from './lib.mjs'
+import { ensureBuilt, ensureChromium, ensurePackages, freePort, say } from './lib.mjs'
 
 const trials = Number(process.argv[2] ?? 300)
 const seed = Number(process.argv[3] ?? 20261126)
-const PORT = 4397
+const PORT = await freePort(4397)
 const ADDRESS = `http://127.0.0.1:${PORT}`
 const CARD = `${ADDRESS}/review/demo-fell-race/card?set=trek-b`
 const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking']

@@ -5,6 +5,7 @@ import monoUrl from '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyper
 import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
 import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
 import { pdfDefinition } from './pdfDefinition'
+import { pdfParts } from './pdfParts'
 
 const FILES = {
   'regular.woff': regularUrl,
@@ -18,12 +19,31 @@ const one = (file: string) => ({ normal: file, bold: file, italics: file, boldit
 
 /**
  * Makes the PDF in the browser, with the product's own fonts inside. Rejects with plain words.
- * @param onProgress - told how many of its pages are written, 0 to 1.
+ * @param onProgress - told how much of it is done, 0 to 1.
  */
 export async function makePdf(
   report: ReportDocument,
   onProgress: (share: number) => void = () => {},
 ): Promise<Blob> {
+  const pdfMake = await withFonts()
+  const parts = pdfParts(report)
+  if (parts.length === 1) {
+    pdfMake.setProgressCallback(onProgress)
+    return pdfMake.createPdf(pdfDefinition(report)).getBlob()
+  }
+  const { PDFDocument } = await import('pdf-lib')
+  const whole = await PDFDocument.create()
+  whole.setTitle(report.title)
+  for (const [index, sections] of parts.entries()) {
+    const definition = pdfDefinition({ ...report, sections }, { pagesBefore: whole.getPageCount() })
+    const made = await PDFDocument.load(await (await pdfMake.createPdf(definition).getBlob()).arrayBuffer())
+    for (const page of await whole.copyPages(made, made.getPageIndices())) whole.addPage(page)
+    onProgress((index + 1) / parts.length)
+  }
+  return new Blob([(await whole.save()) as BlobPart], { type: 'application/pdf' })
+}
+
+async function withFonts() {
   const { default: pdfMake } = await import('pdfmake/build/pdfmake')
   const fonts = Object.entries(FILES).map(async ([name, url]) => {
     const reply = await fetch(url)
@@ -40,8 +60,7 @@ export async function makePdf(
     Signs: one('signs.woff'),
     Greek: one('greek.woff'),
   })
-  pdfMake.setProgressCallback(onProgress)
-  return pdfMake.createPdf(pdfDefinition(report)).getBlob()
+  return pdfMake
 }
 
 function base64(bytes: Uint8Array): string {

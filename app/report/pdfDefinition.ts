@@ -5,8 +5,18 @@ import { printColour, stripSvg } from './stripSvg'
 const PAGE_WIDTH_PT = 595 - 2 * 40
 const SIGNS = /([µμΩΔ])/
 
-/** The report document as pdfmake wants it: the same sections, blocks and words, in the same order. */
-export function pdfDefinition(report: ReportDocument): TDocumentDefinitions {
+/** A part of a report that is made by itself, because the whole would not fit into memory at once. */
+export interface PdfPart {
+  /** Pages of the parts before it. */
+  pagesBefore: number
+}
+
+/**
+ * The report document as pdfmake wants it: the same sections, blocks and words, in the same order.
+ * @param part - where only some of its sections are in it: how many pages there are in all is not known then.
+ */
+export function pdfDefinition(report: ReportDocument, part: PdfPart | null = null): TDocumentDefinitions {
+  const isFirst = !part?.pagesBefore
   return {
     info: { title: report.title, creator: 'Rigorous Meter', producer: 'Rigorous Meter' },
     pageSize: 'A4',
@@ -15,32 +25,37 @@ export function pdfDefinition(report: ReportDocument): TDocumentDefinitions {
     footer: (page: number, pages: number) => ({
       columns: [
         { text: runs(report.footer) },
-        { text: `${page} of ${pages}`, alignment: 'right', width: 60 },
+        { text: part ? `${part.pagesBefore + page}` : `${page} of ${pages}`, alignment: 'right', width: 60 },
       ],
       margin: [40, 14, 40, 0],
       fontSize: 7.5,
       color: '#4C5C5C',
     }),
-    content: [
-      { text: runs(report.title), fontSize: 20, bold: true },
-      { text: runs(report.subtitle), color: '#4C5C5C', margin: [0, 2, 0, 10] },
-      ...report.sections.flatMap(section),
-    ],
+    content: [...(isFirst ? titleOf(report) : []), ...report.sections.flatMap(section)],
   }
 }
 
-function section(part: ReportSection): Content[] {
+function titleOf({ title, subtitle }: ReportDocument): Content[] {
   return [
-    {
-      text: runs(part.title),
-      fontSize: 13,
-      bold: true,
-      margin: [0, 12, 0, 4],
-      pageBreak: part.newPage ? 'before' : undefined,
-      headlineLevel: 1,
-    } as Content,
-    ...part.blocks.flatMap(block),
+    { text: runs(title), fontSize: 20, bold: true },
+    { text: runs(subtitle), color: '#4C5C5C', margin: [0, 2, 0, 10] },
   ]
+}
+
+function section(part: ReportSection): Content[] {
+  return [...(part.title === '' ? [] : [headOf(part)]), ...part.blocks.flatMap(block)]
+}
+
+/** Not where a section goes on that was cut. */
+function headOf(part: ReportSection): Content {
+  return {
+    text: runs(part.title),
+    fontSize: 13,
+    bold: true,
+    margin: [0, 12, 0, 4],
+    pageBreak: part.newPage ? 'before' : undefined,
+    headlineLevel: 1,
+  } as Content
 }
 
 function block(part: ReportBlock): Content[] {

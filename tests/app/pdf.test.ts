@@ -5,6 +5,7 @@ import type { Verdict } from '#core/decision'
 import { demoReview } from '#core/demo'
 import { buildReport } from '#core/report'
 import { pdfDefinition } from '~/report/pdfDefinition'
+import { pdfParts } from '~/report/pdfParts'
 import { stripSvg } from '~/report/stripSvg'
 
 const report = buildReport(createContext(demoReview().review), { version: '0.1.0', at: '20 November 2026' })
@@ -99,5 +100,46 @@ describe('a strip on paper', () => {
   it('is well-formed', () => {
     const parsed = new DOMParser().parseFromString(draw(verdict('inside', 3)), 'image/svg+xml')
     expect(parsed.querySelector('svg')?.getAttribute('width')).toBe('110')
+  })
+})
+
+describe('a report that is too long to be laid out at once', () => {
+  const rows = (count: number): ReportBlock => ({
+    kind: 'table',
+    caption: '',
+    head: [],
+    widths: [],
+    rows: Array.from({ length: count }, (_unused, i) => [{ kind: 'text', text: `${i}` }]),
+  })
+  const long = {
+    ...report,
+    sections: [
+      { id: 'a', title: 'A', blocks: [rows(900), rows(900), rows(10)] },
+      { id: 'b', title: 'B', newPage: true, blocks: [rows(1400), rows(3)] },
+    ],
+  }
+
+  it('is cut between blocks, with every block once, and each head once', () => {
+    const parts = pdfParts(long)
+    const blocks = parts.map(part => part.map(section => section.blocks))
+    expect(blocks.flat(2)).toEqual(long.sections.flatMap(section => section.blocks))
+    expect(parts.map(part => part.map(({ title }) => title))).toEqual([['A'], ['', 'B']])
+    expect(parts[1]!.map(({ newPage }) => newPage)).toEqual([undefined, true])
+    expect(pdfParts(report)).toHaveLength(1)
+    expect(pdfParts(report)[0]!.map(({ blocks: own }) => own)).toEqual(
+      report.sections.map(section => section.blocks),
+    )
+  })
+
+  it('has its title on the first part only, and counts its pages on', () => {
+    const [first, second] = pdfParts(long)
+    const footer = (made: typeof definition) =>
+      textOf((made.footer as (page: number, pages: number) => unknown)(2, 9))
+    const begins = pdfDefinition({ ...long, sections: first! }, { pagesBefore: 0 })
+    const goesOn = pdfDefinition({ ...long, sections: second! }, { pagesBefore: 30 })
+    expect(textOf(begins.content).startsWith(report.title)).toBe(true)
+    expect(textOf(goesOn.content)).not.toContain(report.title)
+    expect(footer(goesOn)).toContain('32')
+    expect(footer(definition)).toContain('2 of 9')
   })
 })
