@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import type { ShallowRef } from 'vue'
 
 /** Lists up to this long are drawn whole: nothing of them is missing when the page is searched or printed. */
-const DRAWN_WHOLE = 150
+const DRAWN_WHOLE = 400
 
 /**
  * The lines of a long list that are near the window, with the heights of what is left out above and below.
