@@ -9,7 +9,7 @@ export interface Reveal {
 const KEY: InjectionKey<Reveal> = Symbol('reveal')
 
 /** So many parts are drawn before the page may answer again. */
-const AT_A_TIME = 4
+const AT_A_TIME = 12
 
 /** The page whose parts are revealed. */
 export function provideReveal() {
@@ -38,10 +38,12 @@ export function provideReveal() {
     drawn.value = 0
     for (const one of joined) waiting.add(one)
     while (waiting.size > 0 && isOn.value) {
-      for (const one of [...waiting].slice(0, AT_A_TIME)) {
+      let left = AT_A_TIME
+      for (const one of waiting) {
         waiting.delete(one)
         one.value = true
         drawn.value += 1
+        if (--left === 0) break
       }
       await nextTick()
       await new Promise(resolve => setTimeout(resolve))

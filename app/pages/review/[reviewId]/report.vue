@@ -90,7 +90,7 @@ onBeforeUnmount(() => job?.cancel())
       <VBtn size="small" variant="outlined" @click="reveal.none">Leave it</VBtn>
     </div>
     <SlicedProgress v-if="!outline" :share="judged.share.value" words="Judging every reading" />
-    <article v-if="outline" class="sheet paper">
+    <article v-if="outline" class="sheet paper" :class="{ drawing: drawnWords }">
       <header>
         <h1>{{ outline.title }}</h1>
         <p class="quiet">{{ outline.subtitle }}</p>
@@ -115,6 +115,10 @@ onBeforeUnmount(() => job?.cancel())
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 26px;
+}
+/* Laid out once, when all of it is there, and not again with every part. */
+.drawing {
+  display: none;
 }
 @media (max-width: 600px) {
   .paper {
