@@ -3,9 +3,9 @@ import { rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
-import { build } from 'esbuild'
 import { broughtIn, savings, views, watchTasks } from './bench/large.mjs'
 import {
+  bundleProgram,
   ensureBuilt,
   ensureChromium,
   ensurePackages,
@@ -35,31 +35,13 @@ await ensureBuilt()
 say('Core')
 // Bundled as the application is: a loader that keeps every function's name would slow the closures down.
 const bundle = join(tmpdir(), `rigorous-meter-bench-${process.pid}.cjs`)
-await build({
-  entryPoints: [join(root, 'scripts/bench/core.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'cjs',
-  outfile: bundle,
-  logLevel: 'error',
-})
+await bundleProgram('scripts/bench/core.ts', bundle)
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
 const PARTS = ['signal', 'welchWorker', 'sinad', 'hearing']
 const bundles = PARTS.map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
-for (const [i, name] of PARTS.entries())
-  await build({
-    entryPoints: [join(root, `scripts/bench/${name}.ts`)],
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    outfile: bundles[i],
-    logLevel: 'error',
-    banner: {
-      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-    },
-  })
+for (const [i, name] of PARTS.entries()) await bundleProgram(`scripts/bench/${name}.ts`, bundles[i], 'esm')
 must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
 must(await run(process.execPath, [bundles[2], root]), 'the share of received audio')
 must(await run(process.execPath, [bundles[3]]), 'the share of what a radio hears')
@@ -142,14 +124,7 @@ line('keystroke to updated verdict', middle(keys.spent), 'one frame of the brows
 
 const bigFile = join(tmpdir(), `rigorous-meter-bench-${process.pid}.review.json`)
 const writer = join(tmpdir(), `rigorous-meter-bench-file-${process.pid}.cjs`)
-await build({
-  entryPoints: [join(root, 'scripts/bench/bigReviewFile.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'cjs',
-  outfile: writer,
-  logLevel: 'error',
-})
+await bundleProgram('scripts/bench/bigReviewFile.ts', writer)
 must(await run(process.execPath, [writer, bigFile]), 'the review of 12 000 readings')
 await watchTasks(page)
 const smallViews = await views(page, address, { id: 'demo-fell-race', set: 'trek-b' })

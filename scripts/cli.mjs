@@ -3,19 +3,10 @@ import { rmSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { build } from 'esbuild'
-import { root } from './lib.mjs'
+import { bundleProgram } from './lib.mjs'
 
 const bundle = join(tmpdir(), `rigorous-meter-cli-${process.pid}.cjs`)
-await build({
-  entryPoints: [join(root, 'cli/main.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'cjs',
-  outfile: bundle,
-  alias: { '#core': join(root, 'core') },
-  logLevel: 'error',
-})
+await bundleProgram('cli/main.ts', bundle)
 try {
   const { run } = createRequire(import.meta.url)(bundle)
   process.exitCode = await run(process.argv.slice(2), {

@@ -4,8 +4,7 @@ import { fork } from 'node:child_process'
 import { rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { build } from 'esbuild'
-import { ensurePackages, must, root, runTool, say } from './lib.mjs'
+import { bundleProgram, ensurePackages, must, runTool, say } from './lib.mjs'
 
 const [files = '10000', seed = '1', only = ''] = process.argv.slice(2)
 /** A file that is read for longer than this hangs, ms. */
@@ -13,18 +12,7 @@ const HANGS_MS = 20_000
 
 await ensurePackages()
 const bundle = join(tmpdir(), `rigorous-meter-fuzz-${process.pid}.mjs`)
-await build({
-  entryPoints: [join(root, 'scripts/fuzz/fuzz.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  outfile: bundle,
-  banner: {
-    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-  },
-  alias: { '#core': join(root, 'core') },
-  logLevel: 'error',
-})
+await bundleProgram('scripts/fuzz/fuzz.ts', bundle, 'esm')
 say(`${files} files, seed ${seed}`)
 const code = await new Promise(resolve => {
   const child = fork(bundle, [files, seed, only])

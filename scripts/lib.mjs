@@ -148,6 +148,25 @@ function isFree(port) {
   })
 }
 
+/** Makes one file of a program with all it imports, by whose format Node runs it. */
+export async function bundleProgram(entry, outfile, format = 'cjs') {
+  // Only here: this file is read before the packages are there.
+  const { build } = await import('esbuild')
+  // A library of the other kind asks for `require`, which a module does not have.
+  const js =
+    "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);"
+  await build({
+    entryPoints: [join(root, entry)],
+    bundle: true,
+    platform: 'node',
+    format,
+    outfile,
+    alias: { '#core': join(root, 'core') },
+    logLevel: 'error',
+    banner: format === 'esm' ? { js } : {},
+  })
+}
+
 /** Starts the built application on the loopback; resolves when it answers. */
 export async function startServer({ port, demo }) {
   const child = spawn(process.execPath, [join(root, '.output', 'server', 'index.mjs')], {

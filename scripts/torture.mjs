@@ -7,29 +7,18 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { ensureBuilt, ensureChromium, ensurePackages, freePort, say } from './lib.mjs'
+import { ensureBuilt, ensureChromium, ensurePackages, freePort, say, startServer } from './lib.mjs'
 
 const trials = Number(process.argv[2] ?? 300)
 const seed = Number(process.argv[3] ?? 20261126)
-const PORT = await freePort(4397)
-const ADDRESS = `http://127.0.0.1:${PORT}`
-const CARD = `${ADDRESS}/review/demo-fell-race/card?set=trek-b`
 const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 
 await ensurePackages()
 const executablePath = await ensureChromium()
 await ensureBuilt()
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  env: {
-    ...process.env,
-    HOST: '127.0.0.1',
-    NITRO_HOST: '127.0.0.1',
-    PORT: String(PORT),
-    NITRO_PORT: String(PORT),
-  },
-  stdio: 'ignore',
-})
-await new Promise(resolve => setTimeout(resolve, 1500))
+const { child: server, address } = await startServer({ port: await freePort(4397), demo: false })
+const ADDRESS = address.replace(/\/$/, '')
+const CARD = `${ADDRESS}/review/demo-fell-race/card?set=trek-b`
 
 const source = xoroshiro128plus(seed)
 const random = () => (source.next() >>> 0) * 2 ** -32

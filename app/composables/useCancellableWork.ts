@@ -1,4 +1,4 @@
-import { plainWords } from './plainWords'
+import { plainWords } from '~/errors/plainWords'
 
 /** Long work of which the latest counts: with its progress, stopped at will, told of in words when it fails. */
 export function useCancellableWork() {

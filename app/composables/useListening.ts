@@ -1,3 +1,4 @@
+import { plainWords } from '~/errors/plainWords'
 import type { SinadSettings } from '#core/signal'
 import { type ToneLook, type TonePicture, tonePicture } from '~/stations/sensitivity/tonePicture'
 import type { Heard, ListenOrder } from '~/workers/listen.worker'
@@ -229,7 +230,7 @@ async function inputDevices(): Promise<InputDevice[]> {
 
 /** Why it did not start, in words that say what to do. */
 function refusalWords(error: unknown): string {
-  if (!(error instanceof DOMException)) return error instanceof Error ? error.message : String(error)
+  if (!(error instanceof DOMException)) return plainWords(error)
   switch (error.name) {
     case 'NotAllowedError':
       return 'The browser was not allowed to listen. Allow the microphone for this page, beside the address, and press Listen; or type what the meter shows.'
@@ -239,6 +240,6 @@ function refusalWords(error: unknown): string {
     case 'NotReadableError':
       return 'The input is in use by another program. Close that, and press Listen.'
     default:
-      return `The input did not open: ${error.message}`
+      return plainWords(error)
   }
 }

@@ -18,6 +18,8 @@ export function provideReveal() {
   const joined = new Set<Ref<boolean>>()
   /** Parts drawn so far while all are being drawn; null otherwise. */
   const drawn = ref<number | null>(null)
+  /** Every part stands. */
+  const isWhole = ref(false)
 
   provide(KEY, {
     joinedBy() {
@@ -49,17 +51,18 @@ export function provideReveal() {
       await new Promise(resolve => setTimeout(resolve))
     }
     drawn.value = null
+    isWhole.value = isOn.value
     return isOn.value
   }
 
   /** Only what is near the window again. */
   function none(): void {
-    isOn.value = false
+    isOn.value = isWhole.value = false
     waiting.clear()
     for (const one of joined) one.value = false
   }
 
-  return { all, none, drawn: readonly(drawn) }
+  return { all, none, drawn: readonly(drawn), isWhole: readonly(isWhole) }
 }
 
 /** For a part of such a page; on any other it is never told. */

@@ -1,5 +1,6 @@
 import type { ShallowRef } from 'vue'
 import type { Review } from '#core/review'
+import { plainWords } from '~/errors/plainWords'
 import { noteChange, OvertakenError, saveReview } from '~/storage'
 
 /** Whether what is on the screen is on the disk. */
@@ -50,7 +51,7 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
       if (review.value === snapshot) saveState.value = { kind: 'saved', at: new Date() }
       onSaved()
     } catch (error) {
-      saveState.value = { kind: 'failed', message: error instanceof Error ? error.message : String(error) }
+      saveState.value = { kind: 'failed', message: plainWords(error) }
       if (error instanceof OvertakenError) onOvertaken()
       ui.sayProblem(error)
     }

@@ -9,7 +9,7 @@ import {
 } from '#core/plan'
 import type { RadioSet } from '#core/review'
 import { chainsKey, type Step } from '#core/step'
-import { isSmallReview } from './useWorkedThrough'
+import { isSmallReview } from '~/largeReview'
 
 /** A step of the run as its table lists it; what it came to is worked out where it is seen. */
 export interface RunRow {

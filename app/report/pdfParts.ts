@@ -1,19 +1,19 @@
-import type { ReportBlock, ReportDocument, ReportSection } from '#core/document'
+import { blockLines, type ReportDocument, type ReportSection } from '#core/document'
 
-/** More rows than this are laid out part by part: the whole would not fit into memory. */
-const ROWS_A_PART = 1500
+/** More lines than this are laid out part by part: the whole would not fit into memory. */
+const LINES_A_PART = 1500
 
-/** The sections of a report in parts of some rows each; long sections are cut between blocks. */
+/** The sections of a report in parts of some lines each; long sections are cut between blocks. */
 export function pdfParts({ sections }: ReportDocument): ReportSection[][] {
   const parts: ReportSection[][] = [[]]
-  let rows = 0
+  let lines = 0
   for (const section of sections)
     for (const [index, block] of section.blocks.entries()) {
-      if (rows > ROWS_A_PART) {
+      if (lines > LINES_A_PART) {
         parts.push([])
-        rows = 0
+        lines = 0
       }
-      rows += rowsOf(block)
+      lines += blockLines(block)
       const part = parts.at(-1)!
       const last = part.at(-1)
       if (last?.id === section.id) last.blocks.push(block)
@@ -24,15 +24,4 @@ export function pdfParts({ sections }: ReportDocument): ReportSection[][] {
       }
     }
   return parts
-}
-
-function rowsOf(block: ReportBlock): number {
-  switch (block.kind) {
-    case 'paragraph':
-      return 1
-    case 'list':
-      return block.items.length
-    default:
-      return block.rows.length + 2
-  }
 }

@@ -149,7 +149,7 @@ export async function removeRecords(names: readonly string[]): Promise<void> {
   try {
     const disk = await openDisk()
     await Promise.all(names.map(name => disk.removeItem(name)))
-    following = followRecords(names)
+    if (names.length > 0) following = followRecords(names)
   } catch (cause) {
     throw cause instanceof NoStorageError ? cause : new StorageError(cause)
   }

@@ -1,3 +1,4 @@
+import { plainWords } from '~/errors/plainWords'
 import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import { CoreError } from '#core/errors'
 import type { Reading, Review } from '#core/review'
@@ -217,8 +218,7 @@ async function sound({ data, lost }: ReadBack): Promise<Review> {
     const { validateReview } = await reviewCore()
     return validateReview(data)
   } catch (error) {
-    const why = error instanceof Error ? error.message : String(error)
-    throw new DamagedReviewError(why, { data, lost }, error)
+    throw new DamagedReviewError(plainWords(error), { data, lost }, error)
   }
 }
 

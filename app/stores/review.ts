@@ -1,3 +1,4 @@
+import { plainWords } from '~/errors/plainWords'
 import { createContext, createSharedWork } from '#core/context'
 import type { Review } from '#core/review'
 import { DamagedReviewError, loadReview } from '~/storage'
@@ -50,11 +51,15 @@ export const useReviewStore = defineStore('review', () => {
     gone.value = null
     tabs.listen(id)
     await reload(id)
-    if (review.value) tabs.hold(id)
+    if (review.value?.id === id) tabs.hold(id)
   }
+
+  /** Which reading of a review is the latest: one that ends after it counts no more. */
+  let latest = 0
 
   /** What was changed here a moment ago is on the disk before it is read again. */
   async function reload(id: string): Promise<void> {
+    const mine = ++latest
     try {
       await saving.settled()
       const found = await loadReview(id, words => ui.say(words))
@@ -62,13 +67,15 @@ export const useReviewStore = defineStore('review', () => {
       await breathe()
       if (found) createContext(found, shared)
       await breathe()
+      if (mine !== latest) return
       review.value = found
       if (found) gone.value = null
       missing.value = found === null
       forgetHistory()
     } catch (error) {
+      if (mine !== latest) return
       damaged.value = error instanceof DamagedReviewError ? error : null
-      problem.value = error instanceof Error ? error.message : String(error)
+      problem.value = plainWords(error)
     }
   }
 
@@ -77,6 +84,7 @@ export const useReviewStore = defineStore('review', () => {
   }
 
   function close(): void {
+    latest += 1
     tabs.leave()
     review.value = null
     forgetTraces()

@@ -1,3 +1,4 @@
+import { plainWords } from '~/errors/plainWords'
 import { ownBundle, type ReviewBundle } from '#core/bundle'
 import type { ReadReview, Review } from '#core/review'
 import {
@@ -42,7 +43,7 @@ export const useShelfStore = defineStore('shelf', () => {
       problem.value = null
       loaded.value = true
     } catch (error) {
-      problem.value = error instanceof Error ? error.message : String(error)
+      problem.value = plainWords(error)
     }
   }
 

@@ -1,4 +1,4 @@
-import { plainWords } from '~/composables/plainWords'
+import { plainWords } from '~/errors/plainWords'
 import type { BenchCheck } from '#core/chain'
 import { usePreferredDark, useStorage } from '@vueuse/core'
 

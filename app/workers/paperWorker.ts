@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink'
 import type { ReportStamp } from '#core/report'
 import type { Review } from '#core/review'
+import { brokenWorker } from './brokenWorker'
 import type { PaperWorker } from './paper.worker'
 
 /** A piece of paper that is being made: it can be let go. */
@@ -12,12 +13,9 @@ export interface PaperJob<T> {
 /** Makes something in a worker of its own, which goes with it. */
 function job<T>(make: (worker: PaperWorker) => Promise<T> | T): PaperJob<T> {
   const worker = new Worker(new URL('./paper.worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_resolve, reject) =>
-    worker.addEventListener('error', () =>
-      reject(
-        new Error('The part of the program that makes files did not start. Nothing is lost; try again.'),
-      ),
-    ),
+  const broken = brokenWorker(
+    worker,
+    'The part of the program that makes files did not start. Nothing is lost; try again.',
   )
   const asked = make(wrap<PaperWorker>(worker) as unknown as PaperWorker)
   return {

@@ -1,17 +1,18 @@
 import { wrap } from 'comlink'
 import { CoreError } from '#core/errors'
 import type { ReadReview, Review } from '#core/review'
+import { isSmallReview, LARGE_FILE_BYTES } from '~/largeReview'
+import { brokenWorker } from './brokenWorker'
 import type { ReviewAnswer, ReviewWorker } from './review.worker'
 
-/** A file of more than this, or a review of more readings, would keep the page from answering. */
-const LARGE = { bytes: 1_000_000, readings: 1500 }
+const canWork = () => typeof Worker !== 'undefined'
 
-export const isLargeFile = (file: File): boolean => file.size > LARGE.bytes && typeof Worker !== 'undefined'
+export const isLargeFile = (file: File): boolean => file.size > LARGE_FILE_BYTES && canWork()
 
-export function isLargeReview(data: { readings?: unknown }): boolean {
-  return (
-    Array.isArray(data.readings) && data.readings.length > LARGE.readings && typeof Worker !== 'undefined'
-  )
+/** Whether data of a review, of which nobody knows yet that it is sound, is much. */
+export function isLargeReview({ sets, readings }: { sets?: unknown; readings?: unknown }): boolean {
+  const lists = { sets: Array.isArray(sets) ? sets : [], readings: Array.isArray(readings) ? readings : [] }
+  return !isSmallReview(lists as Pick<Review, 'sets' | 'readings'>) && canWork()
 }
 
 /** Asks a worker that is there for this question alone: what it holds of a large review goes with it. */
@@ -19,14 +20,9 @@ async function asked<T>(
   ask: (worker: ReviewWorker) => ReviewAnswer<T> | Promise<ReviewAnswer<T>>,
 ): Promise<T> {
   const worker = new Worker(new URL('./review.worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_resolve, reject) =>
-    worker.addEventListener('error', () =>
-      reject(
-        new Error(
-          'The part of the program that looks through reviews did not start. Nothing was changed; reload the page and try again.',
-        ),
-      ),
-    ),
+  const broken = brokenWorker(
+    worker,
+    'The part of the program that looks through reviews did not start. Nothing was changed; reload the page and try again.',
   )
   try {
     const answer = await Promise.race([ask(wrap<ReviewWorker>(worker) as unknown as ReviewWorker), broken])

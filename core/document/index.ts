@@ -1,2 +1,3 @@
 export type { ReportBlock, ReportCell, ReportDocument, ReportSection } from './model'
+export { blockLines } from './blockLines'
 export { numberCell, textCell } from './cells'

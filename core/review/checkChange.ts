@@ -57,7 +57,7 @@ function checkField(
   const value = next[field]
   const schema = fieldSchema(field)
   if (items === null || !Array.isArray(value)) return refusalOf(schema, value)
-  const item = itemSchema(field).required()
+  const item = itemSchema(field)
   for (const index of items) {
     const wrong = index < value.length ? refusalOf(item, value[index]) : null
     if (wrong) return wrong

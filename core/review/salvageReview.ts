@@ -67,7 +67,7 @@ function isSound(schema: ReturnType<typeof fieldSchema>, value: unknown): boolea
 function soundItems(value: unknown, field: keyof Review, left: LeftOut[]): unknown {
   if (!Array.isArray(value)) return value
   const item = itemSchema(field)
-  const sound = value.filter(one => one !== undefined && isSound(item, one))
+  const sound = value.filter(one => isSound(item, one))
   const most = mostItems(field) ?? Infinity
   count(left, { field, count: value.length - sound.length, why: 'unreadable' })
   count(left, { field, count: Math.max(0, sound.length - most), why: 'too-many' })

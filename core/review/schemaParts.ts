@@ -18,13 +18,13 @@ export function fieldSchema(field: keyof Review): Joi.Schema {
   return schema
 }
 
-/** The schema of one item of a list. */
+/** The schema of one item of a list; an empty place is none. */
 export function itemSchema(field: keyof Review): Joi.Schema {
   const key = `${field}[]`
   let schema = fields.get(key)
   if (!schema) {
     const items = (fieldSchema(field) as unknown as { $_terms: { items: Joi.Schema[] } }).$_terms.items
-    fields.set(key, (schema = items[0]!))
+    fields.set(key, (schema = items[0]!.required()))
   }
   return schema
 }

@@ -57,7 +57,9 @@ const recording = (name: string) => async (bytes: Uint8Array) => {
       ? [bytesInMemory(name, bytes), bytesInMemory('x.sigmf-data', pcm16)]
       : [bytesInMemory(name, bytes)]
   const found = []
-  for (const one of await openRecordings(files))
+  const there = files.reduce((sum, { byteLength }) => sum + byteLength, 0)
+  for (const one of await openRecordings(files)) {
+    if (one.sampleCount > there) throw new Error(`${one.sampleCount} samples were found in ${there} bytes`)
     found.push(
       await analyseRecording(one, {
         as: null,
@@ -66,6 +68,7 @@ const recording = (name: string) => async (bytes: Uint8Array) => {
         channelSpacingHz: 12_500,
       }),
     )
+  }
   return found
 }
 

@@ -56,5 +56,5 @@ export function accessInMemory(): { access: CopyAccess; files: Map<string, Uint8
   })
   const worker = { ...copies, ...createJournalStore(folder) }
   const bytes = (name: string) => Promise.resolve(files.get(name) ?? null)
-  return { files, access: { store: () => worker, names: folder.names, bytes } }
+  return { files, access: { work: ask => ask(worker), names: folder.names, bytes } }
 }

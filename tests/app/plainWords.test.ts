@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { CoreError } from '#core/errors'
-import { plainWords } from '~/composables/plainWords'
+import { plainWords } from '~/errors/plainWords'
 
 describe('what a person is told of an error', () => {
   it('is what we say of it, and never what the engine says', () => {

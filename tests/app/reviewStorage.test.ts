@@ -23,7 +23,7 @@ import { readRecord, recordNames, removeRecords, writeRecords } from '~/storage/
 import { ITEMS_A_PART } from '~/storage/reviewParts'
 import { seal, type Sealed, unseal } from '~/storage/seal'
 import type { CopyAccess } from '~/storage/secondCopy/access'
-import { copiedJournal, recordsInCopy, removeCopiedJournal } from '~/storage/secondCopy'
+import { copiedJournal, recordsInCopy, removeCopiedJournal, secondCopyState } from '~/storage/secondCopy'
 import { accessInMemory } from './memoryFolder'
 import { formThree } from '../support/oldForms'
 
@@ -411,6 +411,20 @@ describe('keeping reviews in the browser', () => {
       expect(await loadTrace(ID, 't1')).toEqual(trace)
     })
 
+    it('does not keep a review from being saved when it fails, or does not answer', async () => {
+      const { access } = copy
+      for (const work of [() => Promise.reject(new Error('no')), () => new Promise<never>(() => {})]) {
+        copy.access = { ...access!, work }
+        await saveReview({ ...review, purpose: String(work) })
+        expect((await readRecord(HEAD)) as Sealed).toBeTruthy()
+        expect(secondCopyState()).toMatchObject({ failed: expect.any(String) })
+      }
+      copy.access = access
+      await saveReview({ ...review, purpose: 'and on' })
+      await vi.waitFor(() => expect(secondCopyState()).toBe('kept'))
+      expect((await loadReview(ID))?.purpose).toBe('and on')
+    })
+
     it('is laid under what was not yet written', async () => {
       await saveReview(review)
       noteChange({ ...review, purpose: 'on its way' })
@@ -440,7 +454,7 @@ describe('keeping reviews in the browser', () => {
     it('leaves, where it is gone too, at least what was changed last to be rescued', async () => {
       await saveReview(review)
       noteChange({ ...review, purpose: 'all that is left' })
-      await copy.access!.store().forget(ID)
+      await copy.access!.work(store => store.forget(ID))
       await loseDatabase()
       expect((await listReviews()).damaged.map(({ id }) => id)).toEqual([ID])
       const error = (await loadReview(ID).catch((cause: unknown) => cause)) as DamagedReviewError

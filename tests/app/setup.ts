@@ -10,6 +10,8 @@ Object.assign(globalThis, {
   ref: vue.ref,
   shallowRef: vue.shallowRef,
   shallowReadonly: vue.shallowReadonly,
+  readonly: vue.readonly,
+  onScopeDispose: vue.onScopeDispose,
   watch: vue.watch,
   watchEffect: vue.watchEffect,
   nextTick: vue.nextTick,

@@ -4,6 +4,7 @@ import { type CurvePoints, type Review, type TracePoints, writeReviewFile } from
 import { useShelfStore } from '~/stores/shelf'
 
 const disk = vi.hoisted(() => ({
+  back: [] as string[],
   reviews: new Map<string, Review>(),
   traces: new Map<string, TracePoints>(),
   curves: new Map<string, CurvePoints>(),
@@ -19,6 +20,7 @@ vi.mock('~/storage', () => ({
       setNames: [],
     })),
     damaged: [],
+    back: disk.back.splice(0),
   }),
   loadReview: async (id: string) => disk.reviews.get(id) ?? null,
   loadTrace: async (reviewId: string, traceId: string) => disk.traces.get(`${reviewId}:${traceId}`) ?? null,
@@ -50,6 +52,14 @@ describe('the shelf', () => {
     const shelf = useShelfStore()
     const id = await shelf.start('Handhelds')
     expect(shelf.heads).toMatchObject([{ id, title: 'Handhelds', readingCount: 0 }])
+    expect(shelf).toMatchObject({ loaded: true, problem: null })
+  })
+
+  it('says when reviews are back that the browser had lost', async () => {
+    const shelf = useShelfStore()
+    disk.back.push('one', 'other')
+    await shelf.refresh()
+    expect(useUiStore().notice?.text).toContain('2 reviews are back from the second copy')
   })
 
   it('says so and changes nothing when the demo does not come', async () => {

@@ -43,12 +43,18 @@ test('a review of 200 radios and 12 000 readings comes in and can be worked with
   await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
   await expect(page.getByRole('heading', { name: 'How this was made' })).toBeVisible()
 
+  // Printed past its own button it would be a part, and says so.
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByText('This is a part of the report')).toBeVisible()
+  await page.emulateMedia({ media: 'screen' })
+  await expect(page.getByText('This is a part of the report')).toBeHidden()
+
   const csv = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Readings as CSV' }).click()
   expect((await csv).suggestedFilename()).toBe('many-sets-readings.csv')
 
   await page.getByRole('button', { name: 'Make the PDF' }).click()
-  await expect(page.getByText('Making the PDF')).toBeVisible()
+  await expect(page.getByText(/^Making the PDF: \d+ %$/)).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByText('The PDF was not made.')).toBeVisible()
 })

@@ -31,6 +31,11 @@ const { shown, beforePx, afterPx, isVirtual, measure } = useVirtualLines(
   ({ kind }) => HEIGHTS_PX[kind],
 )
 
+/** A row that is a component of its own. */
+function measureRow(row: unknown): void {
+  measure((row as { $el?: unknown } | null)?.$el)
+}
+
 const drawn = computed(() => shown.value.flatMap(({ line }) => (line.kind === 'step' ? line.row : [])))
 useDraggedRows(
   body,
@@ -99,7 +104,7 @@ function leaveOut(row: RunRow, reason: string): void {
         </tr>
         <RunTableRow
           v-else-if="kind === 'step'"
-          :ref="(one: unknown) => measure((one as { $el?: unknown } | null)?.$el)"
+          :ref="measureRow"
           :row="row"
           :is-first="index === 0"
           :is-chosen="chosen === row.key"

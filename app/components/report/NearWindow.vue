@@ -19,10 +19,11 @@ const heightPx = ref(0)
 const MARGIN = '1200px 0px'
 
 useIntersectionObserver(
-  host,
+  () => (whole ? null : host.value),
   ([entry]) => {
-    if (!entry || whole) return
-    if (!entry.isIntersecting && host.value) heightPx.value = host.value.offsetHeight
+    if (!entry) return
+    // Out of sight for the paper's sake it has no height, and keeps the one it had.
+    if (!entry.isIntersecting && host.value?.offsetHeight) heightPx.value = host.value.offsetHeight
     isNear.value = entry.isIntersecting
   },
   { rootMargin: MARGIN },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ReportBlock, ReportSection } from '#core/document'
+import { blockLines, type ReportSection } from '#core/document'
 
 /** A section of the report, put together where it stands; of a long one only the blocks near the window are drawn. */
 const { build, whole } = defineProps<{ build: () => ReportSection; whole: boolean }>()
@@ -9,17 +9,6 @@ const section = computed(() => build())
 const FEW_BLOCKS = 24
 const drawsAll = computed(() => whole || section.value.blocks.length <= FEW_BLOCKS)
 const LINE_PX = 27
-
-function estimateOf(block: ReportBlock): number {
-  switch (block.kind) {
-    case 'paragraph':
-      return 2 * LINE_PX
-    case 'list':
-      return block.items.length * LINE_PX
-    default:
-      return (block.rows.length + 2) * LINE_PX
-  }
-}
 </script>
 
 <template>
@@ -28,7 +17,7 @@ function estimateOf(block: ReportBlock): number {
     <NearWindow
       v-for="(block, index) in section.blocks"
       :key="index"
-      :estimate-px="estimateOf(block)"
+      :estimate-px="blockLines(block) * LINE_PX"
       :whole="drawsAll"
     >
       <ReportBlockView :block="block" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plainWords } from '~/errors/plainWords'
 import { printHalfWidth, printNumber, printRange } from '#core/quantity'
 import { type Budget, budgetLines, improvements } from '#core/uncertainty'
 import type { SimulatedFigures } from '~/workers/budget.worker'
@@ -62,7 +63,7 @@ async function simulate(): Promise<void> {
     })
     if (JSON.stringify(budget) === asked) simulated.value = figures
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = plainWords(error)
   } finally {
     busy.value = false
   }

@@ -1,3 +1,4 @@
+import pLimit from 'p-limit'
 import { belongsTo } from '../recordNames'
 import { type CopyEntry, framed, readCopy, type ReadCopy } from './copyEntries'
 import { bytesOf, type CopyFolder, withFile } from './copyFolder'
@@ -31,12 +32,7 @@ interface Making {
  */
 export function createCopyStore(folder: CopyFolder, database: Database) {
   const makings = new Map<string, Making>()
-  let queue: Promise<unknown> = Promise.resolve()
-  const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
-    const done = queue.then(job)
-    queue = done.catch(() => {})
-    return done
-  }
+  const inTurn = pLimit(1)
 
   /** Appends what some records of a review are now. One that another tab has made, or nobody, is made anew. */
   const follow = (reviewId: string, names: readonly string[]) =>

@@ -1,31 +1,46 @@
 import { belongsTo, reviewIdIn } from '../recordNames'
-import { copyAccess } from './access'
+import { plainWords } from '~/errors/plainWords'
+import { copyAccess, type CopyWorker } from './access'
 import { journalFile, readFileName } from './copyNames'
 import { soundFrames } from './frames'
 
 /** Whether what is kept here is kept a second time. */
 export type SecondCopyState = 'kept' | 'none' | { failed: string }
 
+/** How long a copy that does not answer is waited for, ms: what is in the database is saved without it. */
+const PATIENCE_MS = 2000
+
 let state: SecondCopyState | null = null
 
 /** How the second copy stands, as far as is known. */
 export const secondCopyState = (): SecondCopyState => state ?? (copyAccess() ? 'kept' : 'none')
 
-/** The second copy never stands in the way of the first: what fails is told in the shelf's foot. */
-async function kept<T>(work: Promise<T>, otherwise: T): Promise<T> {
+/**
+ * Asks the second copy, which never stands in the way of the first: where there is none, or it fails, or does
+ * not answer, the other value comes back, and the shelf's foot tells.
+ */
+async function asked<T>(ask: (store: CopyWorker) => Promise<T>, otherwise: T): Promise<T> {
+  const access = copyAccess()
+  if (!access) return otherwise
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const silence = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(() => reject(new Error('it does not answer')), PATIENCE_MS)
+  })
   try {
-    return await work
+    const answer = await Promise.race([access.work(ask), silence])
+    state = 'kept'
+    return answer
   } catch (error) {
-    state = { failed: error instanceof Error ? error.message : String(error) }
+    state = { failed: plainWords(error) }
     return otherwise
+  } finally {
+    clearTimeout(timer)
   }
 }
 
 /** Keeps a journal where it is written and flushed at once. */
-export async function copyJournal(reviewId: string, text: string): Promise<void> {
-  const access = copyAccess()
-  if (access) await kept(access.store().leaveJournal(reviewId, text), undefined)
-}
+export const copyJournal = (reviewId: string, text: string): Promise<void> =>
+  asked(store => store.leaveJournal(reviewId, text), undefined)
 
 /** The journal that was last copied of a review; null where there is none. */
 export async function copiedJournal(reviewId: string): Promise<string | null> {
@@ -36,10 +51,8 @@ export async function copiedJournal(reviewId: string): Promise<string | null> {
   return last ? new TextDecoder().decode(last) : null
 }
 
-export async function removeCopiedJournal(reviewId: string): Promise<void> {
-  const access = copyAccess()
-  if (access) await kept(access.store().removeJournal(reviewId), undefined)
-}
+export const removeCopiedJournal = (reviewId: string): Promise<void> =>
+  asked(store => store.removeJournal(reviewId), undefined)
 
 /** Reviews of which there is a copy, or a copied journal. */
 async function copiesOf(kind: 'copy' | 'journal'): Promise<string[]> {
@@ -54,27 +67,19 @@ export const copiedJournals = () => copiesOf('journal')
 
 /** Has the copies follow what was just written to, or removed from, the database. */
 export async function followRecords(names: readonly string[]): Promise<void> {
-  const access = names.length > 0 ? copyAccess() : null
-  if (!access) return
   const ids = new Set(names.flatMap(name => reviewIdIn(name) ?? []))
   const ofReview = (id: string) => names.filter(name => belongsTo(id, name))
-  await Promise.all([...ids].map(id => kept(access.store().follow(id, ofReview(id)), undefined)))
+  await Promise.all([...ids].map(id => asked(store => store.follow(id, ofReview(id)), undefined)))
 }
 
 /** Makes sure, in the background, that the copy of a review holds what the database does. */
-export async function checkCopy(reviewId: string): Promise<void> {
-  const access = copyAccess()
-  if (access) await kept(access.store().check(reviewId), undefined)
-}
+export const checkCopy = (reviewId: string): Promise<void> => asked(store => store.check(reviewId), undefined)
 
 /** The records of a review as its copy has them; null where there is no whole one. */
 export async function recordsInCopy(reviewId: string): Promise<[string, unknown][] | null> {
-  const access = copyAccess()
-  const records = access && (await kept(access.store().recordsOf(reviewId), null))
+  const records = await asked(store => store.recordsOf(reviewId), null)
   return records && [...records]
 }
 
-export async function forgetCopy(reviewId: string): Promise<void> {
-  const access = copyAccess()
-  if (access) await kept(access.store().forget(reviewId), undefined)
-}
+export const forgetCopy = (reviewId: string): Promise<void> =>
+  asked(store => store.forget(reviewId), undefined)

@@ -1,3 +1,4 @@
+import pLimit from 'p-limit'
 import { bytesOf, type CopyFolder, type OpenFile, withFile } from './copyFolder'
 import { journalFile } from './copyNames'
 import { frame, soundFrames } from './frames'
@@ -19,12 +20,7 @@ export function createJournalStore(folder: CopyFolder) {
   const waiting = new Map<string, Waiting>()
   /** How large each file was when it was left: at another size somebody else has written, or died writing. */
   const sizes = new Map<string, number>()
-  let queue: Promise<unknown> = Promise.resolve()
-  const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
-    const done = queue.then(job)
-    queue = done.catch(() => {})
-    return done
-  }
+  const inTurn = pLimit(1)
 
   function leaveJournal(reviewId: string, text: string): Promise<void> {
     const before = waiting.get(reviewId)

@@ -250,6 +250,11 @@ describe('heat bookkeeping', () => {
     expect(heats([down(30, 70)])[1]!.share).toBe(0)
   })
 
+  it('what was keyed before the clock was set back counts as keyed just now', () => {
+    expect(heats([down(15, -3600)])).toEqual(heats([down(15, 0)]))
+    expect(heats([down(15, -3600)])[1]!.leftS).toBeCloseTo(15, 0)
+  })
+
   it('the radio rests as long as it was keyed', () => {
     const limit = review.sets[0]!.keyDownLimitS
     expect(heats([down(limit, 0)])[0]).toMatchObject({ leftS: 0, restS: limit })

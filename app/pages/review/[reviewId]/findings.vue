@@ -128,11 +128,9 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
               {{ row.question.question }}<span class="small quiet">{{ row.question.detail }}</span>
             </th>
             <td v-for="{ set, answer } in row.answers" :key="set.id">
-              <span
-                v-if="answer.words === 'Not on this set' || answer.words === 'No such level'"
-                class="small quiet absent"
-                >{{ answer.words.toLowerCase() }}</span
-              >
+              <span v-if="answer.gap === 'not-on-set'" class="small quiet absent">{{
+                answer.words.toLowerCase()
+              }}</span>
               <NuxtLink
                 v-else
                 :to="target(row, set, answer)"

@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
 import { type ReportOutline, reportOutline } from '#core/report'
+import { isSmallReview } from '~/largeReview'
 import { csvOf, type PaperJob, pdfOf } from '~/workers/paperWorker'
 
 const store = useReviewStore()
@@ -21,18 +22,21 @@ const name = computed(() => fileNameFrom(store.review?.title ?? ''))
 const SECTION_PX = 1600
 
 const { progress, problem, run, stop } = useCancellableWork()
-const making = ref<'PDF' | 'CSV' | null>(null)
+/** What is being made, or was last. */
+const what = ref<'PDF' | 'CSV'>('PDF')
+const isMaking = computed(() => progress.value !== null)
 let job: PaperJob<unknown> | null = null
 
-async function make<T>(what: 'PDF' | 'CSV', begin: (onProgress: (share: number) => void) => PaperJob<T>) {
-  making.value = what
-  const made = await run(onProgress => {
+function make<T>(
+  kind: 'PDF' | 'CSV',
+  begin: (onProgress: (share: number) => void) => PaperJob<T>,
+): Promise<T | null> {
+  what.value = kind
+  return run(onProgress => {
     const begun = begin(onProgress)
     job = begun
     return begun.done
   })
-  if (progress.value === null) making.value = null
-  return made
 }
 
 async function takePdf(): Promise<void> {
@@ -52,8 +56,7 @@ async function takeCsv(): Promise<void> {
 
 function cancel(): void {
   job?.cancel()
-  stop(`The ${making.value} was not made.`)
-  making.value = null
+  stop(`The ${what.value} was not made.`)
 }
 
 function takeReview(): void {
@@ -66,7 +69,9 @@ const drawnWords = computed(() =>
 )
 
 async function print(): Promise<void> {
-  if (isSmall.value || (await reveal.all())) window.print()
+  if (!isSmall.value && !(await reveal.all())) return
+  await nextTick()
+  window.print()
 }
 useEventListener(window, 'afterprint', reveal.none)
 onBeforeUnmount(() => job?.cancel())
@@ -78,12 +83,18 @@ onBeforeUnmount(() => job?.cancel())
       <h1>Report</h1>
       <div class="row">
         <VBtn variant="outlined" @click="takeReview">Take the review away</VBtn>
-        <VBtn variant="outlined" :disabled="making !== null" @click="takeCsv">Readings as CSV</VBtn>
+        <VBtn variant="outlined" :disabled="isMaking" @click="takeCsv">Readings as CSV</VBtn>
         <VBtn variant="outlined" :disabled="!outline || drawnWords !== ''" @click="print">Print</VBtn>
-        <VBtn color="primary" :disabled="making !== null" @click="takePdf">Make the PDF</VBtn>
+        <VBtn color="primary" :disabled="isMaking" @click="takePdf">Make the PDF</VBtn>
       </div>
     </div>
-    <PaperProgress v-if="making" class="no-print" :what="making" :share="progress" @cancel="cancel" />
+    <WorkProgress
+      v-if="progress !== null"
+      class="no-print"
+      :share="progress"
+      :label="`Making the ${what}`"
+      @cancel="cancel"
+    />
     <p v-if="problem" role="alert" class="no-print">{{ problem }}</p>
     <div v-if="drawnWords" class="row no-print" role="status">
       <span>{{ drawnWords }}</span>
@@ -94,6 +105,10 @@ onBeforeUnmount(() => job?.cancel())
       <header>
         <h1>{{ outline.title }}</h1>
         <p class="quiet">{{ outline.subtitle }}</p>
+        <p v-if="!isSmall && !reveal.isWhole.value" class="only-print">
+          This is a part of the report: what was not on the screen is left out. Print it by its own button, or
+          make the PDF.
+        </p>
       </header>
       <NearWindow
         v-for="section in outline.sections"
@@ -116,6 +131,9 @@ onBeforeUnmount(() => job?.cancel())
   grid-template-columns: minmax(0, 1fr);
   gap: 26px;
 }
+.only-print {
+  display: none;
+}
 /* Laid out once, when all of it is there, and not again with every part. */
 .drawing {
   display: none;
@@ -126,6 +144,10 @@ onBeforeUnmount(() => job?.cancel())
   }
 }
 @media print {
+  .only-print {
+    display: block;
+    font-weight: 700;
+  }
   .paper {
     border: 0;
     padding: 0;
