@@ -54,7 +54,7 @@ export const useReviewStore = defineStore('review', () => {
     if (review.value?.id === id) tabs.hold(id)
   }
 
-  /** Which reading of a review is the latest: one that ends after it counts no more. */
+  /** Which reading of a review was begun last: what an earlier one comes to counts no more. */
   let latest = 0
 
   /** What was changed here a moment ago is on the disk before it is read again. */
@@ -84,7 +84,6 @@ export const useReviewStore = defineStore('review', () => {
   }
 
   function close(): void {
-    latest += 1
     tabs.leave()
     review.value = null
     forgetTraces()
