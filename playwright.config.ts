@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import args from './scripts/browserArguments.json' with { type: 'json' }
 
 const PORT = 4391
 
@@ -6,7 +7,7 @@ export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '**/*.spec.ts',
   timeout: 180_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 40_000 },
   workers: 3,
   fullyParallel: true,
   retries: 0,
@@ -19,13 +20,7 @@ export default defineConfig({
     trace: 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args,
     },
   },
   webServer: {

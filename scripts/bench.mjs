@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { broughtIn, savings, views, watchTasks } from './bench/large.mjs'
 import {
+  BROWSER_ARGS,
   bundleProgram,
   ensureBuilt,
   ensureChromium,
@@ -17,13 +18,6 @@ import {
   startServer,
 } from './lib.mjs'
 
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-]
 const middle = values => [...values].sort((a, b) => a - b)[values.length >> 1]
 const line = (what, ours, reference, theirs) =>
   console.log(
@@ -49,7 +43,7 @@ for (const file of bundles) rmSync(file)
 
 say('In the browser, from the built application')
 const { child, address } = await startServer({ port: await freePort(4395), demo: true })
-const browser = await chromium.launch({ executablePath: await ensureChromium(), args: ARGS })
+const browser = await chromium.launch({ executablePath: await ensureChromium(), args: BROWSER_ARGS })
 
 async function loads(path, ready, times) {
   const spent = []
@@ -196,7 +190,7 @@ await browser.close()
 // Listening to the browser's fake sound card: how soon the first figure stands, and the longest task of the page.
 const ears = await chromium.launch({
   executablePath: await ensureChromium(),
-  args: [...ARGS, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
+  args: [...BROWSER_ARGS, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
 })
 const listener = await (
   await ears.newContext({ viewport: { width: 1280, height: 800 }, permissions: ['microphone'] })

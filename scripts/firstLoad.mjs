@@ -4,20 +4,14 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
-import { freePort, root, startServer } from './lib.mjs'
+import { BROWSER_ARGS, freePort, root, startServer } from './lib.mjs'
 
 const MOST_BYTES = 400_000
 
 const { child, address } = await startServer({ port: await freePort(4390), demo: true })
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: BROWSER_ARGS,
 })
 const page = await browser.newPage()
 const scripts = new Set()

@@ -1,11 +1,17 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, statSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 /** Where the project lies. */
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+
+/**
+ * What every Chromium of tests and scripts is started with. The last switch keeps the browser from loading the pages
+ * of its own address bar into each window: a second of processor time each.
+ */
+export const BROWSER_ARGS = JSON.parse(readFileSync(join(root, 'scripts', 'browserArguments.json'), 'utf8'))
 
 /** Says what is going on, with the seconds since the start. */
 export function say(text) {

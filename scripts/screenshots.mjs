@@ -1,7 +1,15 @@
 // npm run screenshots: one picture of each main view from the demo data, at 1280×800, into docs/screenshots.
 import { chromium } from '@playwright/test'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensurePackages, freePort, root, startServer } from './lib.mjs'
+import {
+  BROWSER_ARGS,
+  ensureBuilt,
+  ensureChromium,
+  ensurePackages,
+  freePort,
+  root,
+  startServer,
+} from './lib.mjs'
 
 const DEMO = 'review/demo-fell-race'
 const HIGH = '2m:2m-2:high'
@@ -37,13 +45,7 @@ await ensureBuilt()
 const { child, address } = await startServer({ port: await freePort(4397), demo: true })
 const browser = await chromium.launch({
   executablePath: await ensureChromium(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: BROWSER_ARGS,
 })
 for (const [name, path, { click = [], over = false, settleMs = 800, ...options }] of VIEWS) {
   const page = await (

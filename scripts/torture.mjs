@@ -7,11 +7,18 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { ensureBuilt, ensureChromium, ensurePackages, freePort, say, startServer } from './lib.mjs'
+import {
+  BROWSER_ARGS,
+  ensureBuilt,
+  ensureChromium,
+  ensurePackages,
+  freePort,
+  say,
+  startServer,
+} from './lib.mjs'
 
 const trials = Number(process.argv[2] ?? 300)
 const seed = Number(process.argv[3] ?? 20261126)
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 
 await ensurePackages()
 const executablePath = await ensureChromium()
@@ -24,11 +31,7 @@ const source = xoroshiro128plus(seed)
 const random = () => (source.next() >>> 0) * 2 ** -32
 const pick = list => list[Math.floor(random() * list.length)]
 
-const launch = folder =>
-  chromium.launchPersistentContext(folder, {
-    executablePath,
-    args: [...ARGS, '--disable-component-update', '--disable-sync'],
-  })
+const launch = folder => chromium.launchPersistentContext(folder, { executablePath, args: BROWSER_ARGS })
 
 /** The process of the browser whose profile lies in a folder, and all that it has started. */
 function killBrowser(folder) {

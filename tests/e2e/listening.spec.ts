@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import browserArguments from '../../scripts/browserArguments.json' with { type: 'json' }
 import { fakeCardWav } from './audioFixtures'
 import { DEMO, openDemo } from './support'
 
@@ -10,11 +11,7 @@ test.use({
   launchOptions: {
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
+      ...browserArguments,
       '--use-fake-ui-for-media-stream',
       '--use-fake-device-for-media-stream',
       `--use-file-for-fake-audio-capture=${fakeCardWav(TRUE_SINAD_DB)}`,
