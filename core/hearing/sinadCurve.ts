@@ -82,13 +82,16 @@ interface Stretch {
 }
 
 function weigher(points: readonly CurvePoint[]) {
-  const variances = points.map(({ scatterDb }) => scatterDb ** 2 + MODEL_DB ** 2)
+  const levels = Float64Array.from(points, ({ levelDbm }) => levelDbm)
+  const sinads = Float64Array.from(points, ({ sinadDb }) => sinadDb)
+  const twiceVariances = Float64Array.from(points, ({ scatterDb }) => 2 * (scatterDb ** 2 + MODEL_DB ** 2))
   return (shape: CurveShape, { from, to, step }: Stretch, into: Weighed): void => {
     for (let originDbm = from; originDbm <= to; originDbm += step) {
+      const least = into.least()
       let logWeight = shape.logPrior
-      for (let i = 0; i < points.length; i++) {
-        const off = points[i]!.sinadDb - lookUp(shape, points[i]!.levelDbm - originDbm)
-        logWeight -= (off * off) / (2 * variances[i]!)
+      for (let i = 0; i < levels.length && logWeight >= least; i++) {
+        const off = sinads[i]! - lookUp(shape, levels[i]! - originDbm)
+        logWeight -= (off * off) / twiceVariances[i]!
       }
       into.add(shape, originDbm, logWeight)
     }
@@ -102,8 +105,13 @@ class Weighed {
   private readonly logWeights: number[] = []
   private best = -Infinity
 
+  /** What weighs less than this is not kept. */
+  least(): number {
+    return this.best - 2 * LET_GO
+  }
+
   add(shape: CurveShape, originDbm: number, logWeight: number): void {
-    if (logWeight < this.best - 2 * LET_GO) return
+    if (logWeight < this.least()) return
     this.shapes.push(shape)
     this.origins.push(originDbm)
     this.logWeights.push(logWeight)
