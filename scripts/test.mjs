@@ -9,6 +9,7 @@ import {
   runTool,
   say,
 } from './lib.mjs'
+import { checkTypes } from './types.mjs'
 
 await ensurePackages()
 const chromium = await ensureChromium()
@@ -22,17 +23,8 @@ async function readTheCode() {
     'formatting',
   )
   must(await runTool(['eslint', 'bin', 'eslint.js'], ['.']), 'lint')
-  say('Types: core without DOM or Node, the application, the server, the tests')
-  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'core']), 'types of core')
-  must(
-    await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']),
-    'types of the application and its tests',
-  )
-  must(
-    await runTool(['typescript', 'bin', 'tsc'], ['-p', '.nuxt/tsconfig.server.json', '--noEmit']),
-    'types of the server',
-  )
-  must(await runTool(['typescript', 'bin', 'tsc'], ['-p', 'tests']), 'types of the tests and the settings')
+  say('Types: core without DOM or Node, the server, the tests, the application')
+  await checkTypes()
 }
 
 /** The build, and after it what runs the code without a browser. */

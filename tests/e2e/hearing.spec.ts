@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { steppedWav } from './audioFixtures'
-import { DEMO, focusedName, goTo, openDemo, saved, tabTo } from './support'
+import { DEMO, focusedName, goTo, openDemoAt, saved, tabTo } from './support'
 
 const SENSITIVITY = `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`
 
@@ -20,7 +20,7 @@ async function goOver(page: Page): Promise<void> {
 test('a whole receiver by the keyboard: going over, sensitivity with the coach, squelch, neighbour, findings', async ({
   page,
 }) => {
-  await openDemo(page, SENSITIVITY)
+  await openDemoAt(page, SENSITIVITY)
   await goOver(page)
   await expect(page.getByTestId('coach')).toContainText('Set −113.4')
   // Digits go into SINAD: the level stands there as proposed. Then below, then near the mark.
@@ -79,7 +79,7 @@ test('a whole receiver by the keyboard: going over, sensitivity with the coach, 
 test('audio brought in: a recording that steps from level to level becomes points of the curve', async ({
   page,
 }) => {
-  await openDemo(page, SENSITIVITY)
+  await openDemoAt(page, SENSITIVITY)
   await goOver(page)
   await page.getByTestId('audio-file').setInputFiles({
     name: 'stepped.wav',
@@ -108,7 +108,7 @@ test('audio brought in: a recording that steps from level to level becomes point
 })
 
 test('listening that is not allowed says what to do; typing goes on', async ({ page }) => {
-  await openDemo(page, SENSITIVITY)
+  await openDemoAt(page, SENSITIVITY)
   await goOver(page)
   await page.evaluate(() => {
     navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'))
@@ -123,7 +123,7 @@ test('listening that is not allowed says what to do; typing goes on', async ({ p
 test('claims of a receiver on the card: both readings of a voltage, judged by the one chosen', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-a`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-a`)
   await expect(page.getByText('−120.97 dBm as pd, −126.99 dBm as emf; judged by pd')).toBeVisible()
   await page.getByRole('button', { name: 'Add a claim on 2 m' }).click()
   await page

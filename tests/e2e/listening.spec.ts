@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
 import browserArguments from '../../scripts/browserArguments.json' with { type: 'json' }
 import { fakeCardWav } from './audioFixtures'
-import { DEMO, openDemo } from './support'
+import { DEMO, openDemoAt } from './support'
 
 /** SINAD of the file the fake sound card plays, by the closed form. */
 const TRUE_SINAD_DB = 13.4
@@ -20,7 +20,7 @@ test.use({
 })
 
 async function readyToHear(page: Page): Promise<void> {
-  await openDemo(page, `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
   const boxes = page.locator('section.over input[type=checkbox]')
   await expect(boxes.first()).toBeVisible()
   for (const box of await boxes.all()) await box.check()

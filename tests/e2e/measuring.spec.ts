@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, saved, visit } from './support'
+import { DEMO, TREK_B_HIGH, harmonicRow, openDemoAt, saved, visit } from './support'
 
 test('a path is measured in two rounds, stands for new readings, and judges old ones only when asked', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/bench?set=trek-b&chain=pocket50`)
+  await openDemoAt(page, `${DEMO}/bench?set=trek-b&chain=pocket50`)
   await page.getByRole('button', { name: /^30 dB pad/ }).click()
   await page.getByRole('button', { name: 'Measure this path' }).click()
   const dialog = page.getByRole('dialog')
@@ -40,7 +40,7 @@ test('a path is measured in two rounds, stands for new readings, and judges old 
 })
 
 test('the pad test and the control radio have verdicts of their own', async ({ page }) => {
-  await openDemo(page, `${DEMO}/bench?set=c1&chain=club50`)
+  await openDemoAt(page, `${DEMO}/bench?set=c1&chain=club50`)
   await page.getByRole('button', { name: 'Pad test' }).click()
   await page.getByLabel('Without the pad').fill('-60')
   await page.getByLabel('With the pad').fill('-80')
@@ -59,7 +59,7 @@ test('the pad test and the control radio have verdicts of their own', async ({ p
 test('several rulebooks, an own copy that is changed, refused in words, taken away and brought in', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/rulebooks?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/rulebooks?set=trek-b`)
   await page.getByRole('checkbox', { name: /ITU spurious, category A/ }).check()
   await expect(page.getByTestId('law-answer')).toContainText('−13.00 dBm')
   await expect(page.getByTestId('law-answer')).toContainText('−16.02 dBm')
@@ -118,7 +118,7 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
 test('the decision rule changes the words, the reason and the budget explain themselves', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
+  await openDemoAt(page, `${DEMO}/harmonics?set=trek-b&step=harmonics:2m:2m-2:high&slot=x3`)
   await expect(harmonicRow(page, 3)).toContainText('Too close to call')
   await expect(page.getByText(/complies with/)).toContainText(/\d\d\.\d %/)
   await expect(page.getByText('at most 25 µW · governs')).toBeVisible()
@@ -139,7 +139,7 @@ test('the decision rule changes the words, the reason and the budget explain the
 })
 
 test('a series of readings, another tester, and the tools', async ({ page }) => {
-  await openDemo(page, `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
   const field = page.getByRole('textbox', { name: /Reading on 146\.520 MHz/ })
   await field.fill('5.02; 5.10; 4.98 W')
   await expect(page.getByText(/mean of 3/)).toBeVisible()

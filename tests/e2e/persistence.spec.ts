@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, saved, visit } from './support'
+import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, openDemoAt, saved, visit } from './support'
 
 test('closing the tab in the middle loses at most the field being typed', async ({ page, context }) => {
-  await openDemo(page, `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`)
+  await openDemoAt(page, `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`)
   await harmonicRow(page, 1).getByRole('textbox').fill('-25.1')
   await page.keyboard.press('Enter')
   await page.keyboard.type('-61')
@@ -29,7 +29,7 @@ test('a journal left by a tab or a browser that died in the middle of a write is
   page,
   context,
 }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await expect(price).toBeEnabled()
   await refuseRecords(page, 'head:')
@@ -69,7 +69,7 @@ async function withRecord(page: Page, name: string, doing: 'delete' | 'garbage')
 test('a browser that throws its damaged database away gives the review back from its second copy', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await price.fill('£39')
   await price.press('Enter')
@@ -125,7 +125,7 @@ test('a review whose records are damaged says what is lost, and what is sound be
 })
 
 test('a file whose review is damaged says what would be left out before it comes in', async ({ page }) => {
-  await openDemo(page, `${DEMO}/report`)
+  await openDemoAt(page, `${DEMO}/report`)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Take the review away' }).click(),
@@ -171,7 +171,7 @@ test('a review that is removed or replaced in another tab ends the edits of the 
   page,
   context,
 }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await price.fill('£44')
   await price.press('Enter')
@@ -195,7 +195,7 @@ test('a review that is removed or replaced in another tab ends the edits of the 
 })
 
 test('undo and redo, by key and by button', async ({ page }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await price.fill('£45')
   await price.press('Enter')
@@ -213,7 +213,7 @@ test('a review goes away as a file and comes back on another browser with every 
   page,
   browser,
 }) => {
-  await openDemo(page, TREK_B_HIGH)
+  await openDemoAt(page, TREK_B_HIGH)
   await expect(harmonicRow(page, 2)).toContainText('Outside by')
   const rows = await page.locator('table.harmonics').innerText()
   await visit(page, `${DEMO}/report`)
@@ -241,7 +241,7 @@ test('a review goes away as a file and comes back on another browser with every 
 })
 
 test('a review that is there already is never overwritten unasked', async ({ page }) => {
-  await openDemo(page, `${DEMO}/report`)
+  await openDemoAt(page, `${DEMO}/report`)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Take the review away' }).click(),
@@ -284,7 +284,7 @@ test('the shelf refuses bad files in plain words and stays as it was', async ({ 
 })
 
 test('two tabs: the second is read-only, follows, and can take over', async ({ page, context }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   await expect(page.getByLabel('Price', { exact: true })).toBeEnabled()
   const second = await context.newPage()
   await second.goto(`${DEMO}/card?set=trek-b`)
@@ -315,7 +315,7 @@ test('a removed review is gone after asking, and the demo comes back when wanted
 })
 
 test('a full disk is said in words, and the change stays on the screen', async ({ page }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await expect(price).toBeEnabled()
   await refuseRecords(page, '')

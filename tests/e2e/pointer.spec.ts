@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { follow, harmonicRow, openDemo, saved } from './support'
+import { follow, harmonicRow, openDemoAt, saved } from './support'
 
 test('the same job by pointer', async ({ page }) => {
   await page.goto('/')
@@ -73,7 +73,7 @@ test('the same job by pointer', async ({ page }) => {
 })
 
 test('an unsafe chain says so in the lamps, at the step and at the clock', async ({ page }) => {
-  await openDemo(page, '/review/demo-fell-race/bench?set=trek-b')
+  await openDemoAt(page, '/review/demo-fell-race/bench?set=trek-b')
   await page.locator('.part', { hasText: '30 dB pad' }).click()
   await page.getByLabel('Power rating').fill('2')
   await page.getByLabel('Power rating').press('Enter')

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, openDemo, visit } from './support'
+import { DEMO, openDemoAt, visit } from './support'
 
 import { wav, fmSamples, twoToneSamples, drop } from './recordingFixtures'
 
@@ -10,7 +10,7 @@ const DEVIATION = `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`
 test('a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload', async ({
   page,
 }) => {
-  await openDemo(page, DEVIATION)
+  await openDemoAt(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   await drop(page, [
     {
@@ -55,7 +55,7 @@ test('a recording comes in by drop; its deviation is judged, drawn, kept with it
 test('SigMF is dropped as two files; the frequency is known to the hertz, the bandwidth has its neighbours', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/frequency?set=mini&step=frequency:2m:2m-2:high`)
   await expect(page.locator('[data-slot=cold] input')).toBeEnabled()
   const data = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 20_000 - 123.4, deviationHz: 1500 })
   const meta = {
@@ -82,7 +82,7 @@ test('SigMF is dropped as two files; the frequency is known to the hertz, the ba
 })
 
 test('captures are recordings of their own, and a part of one may be read alone', async ({ page }) => {
-  await openDemo(page, DEVIATION)
+  await openDemoAt(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   const quiet = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 10_000, deviationHz: 1500 })
   const loud = fmSamples({ rate: 96_000, seconds: 1, offsetHz: 6000, deviationHz: 2400 })
@@ -136,7 +136,7 @@ test('captures are recordings of their own, and a part of one may be read alone'
 })
 
 test('two tones come in as audio', async ({ page }) => {
-  await openDemo(page, `${DEMO}/two-tone?set=tarnwick`)
+  await openDemoAt(page, `${DEMO}/two-tone?set=tarnwick`)
   await expect(page.locator('[data-slot=imd3] input')).toBeEnabled()
   await drop(page, [{ name: 'tones.wav', bytes: wav(twoToneSamples(24_000), { rate: 24_000, channels: 1 }) }])
   await expect(dialog(page)).toContainText('32-bit float, one channel')
@@ -148,7 +148,7 @@ test('two tones come in as audio', async ({ page }) => {
 test('truncated, too slow, incomplete and foreign files are told in plain words, and nothing is lost', async ({
   page,
 }) => {
-  await openDemo(page, DEVIATION)
+  await openDemoAt(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   const good = fmSamples({ rate: 96_000, seconds: 0.5, offsetHz: 0, deviationHz: 2000 })
   await drop(page, [
@@ -178,7 +178,7 @@ test('truncated, too slow, incomplete and foreign files are told in plain words,
 test('300 MB of I/Q are read in slices while the page stays awake, and can be cancelled', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
   await expect(page.locator('[data-slot=obw] input')).toBeEnabled()
   // Made in the page from one piece over and over, so that it never lies whole in memory.
   await page.evaluate(() => {

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemo, visit } from './support'
+import { DEMO, harmonicRow, openDemoAt, visit } from './support'
 
 const STATIONS = [
   'carrier-power',
@@ -56,7 +56,7 @@ test('every place of an empty review says what to do next', async ({ page }) => 
 })
 
 test('long names stay inside the page, on a phone and on the bench', async ({ page }) => {
-  await openDemo(page, `${DEMO}/card?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   for (const label of ['Make', 'Model', 'Review']) {
     await page.getByLabel(label, { exact: true }).fill(LONG)
     await page.getByLabel(label, { exact: true }).press('Enter')
@@ -74,7 +74,7 @@ test('long names stay inside the page, on a phone and on the bench', async ({ pa
 })
 
 test('with 200 readings in the review a keystroke still moves the verdict at once', async ({ page }) => {
-  await openDemo(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
   for (let round = 0; round < 4; round++) {
     for (let n = 1; n <= 10; n++) {
       await harmonicRow(page, n)
@@ -112,7 +112,7 @@ test('with 200 readings in the review a keystroke still moves the verdict at onc
 })
 
 test('a question is asked, never a refusal: a lost sign, an absurd carrier', async ({ page }) => {
-  await openDemo(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
   await harmonicRow(page, 2).getByRole('textbox').fill('49')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status', { name: 'Questions' })).toContainText('Was it −49?')
@@ -122,7 +122,7 @@ test('a question is asked, never a refusal: a lost sign, an absurd carrier', asy
 })
 
 test('ambiguous figures are offered, in the reading and on the card', async ({ page }) => {
-  await openDemo(page, `${DEMO}/carrier-power?set=pellworth&step=carrier-power:2m:2m-2:low`)
+  await openDemoAt(page, `${DEMO}/carrier-power?set=pellworth&step=carrier-power:2m:2m-2:low`)
   const field = page.getByLabel(/^Reading on/)
   await field.fill('1,234')
   await field.press('Enter')
@@ -137,7 +137,7 @@ test('ambiguous figures are offered, in the reading and on the card', async ({ p
 })
 
 test('a chain with readings on it is not removed, and a change to it re-judges them', async ({ page }) => {
-  await openDemo(page, `${DEMO}/bench?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/bench?set=trek-b`)
   await page.getByRole('region', { name: 'This chain' }).getByRole('button', { name: 'Remove' }).click()
   await expect(page.getByTestId('notice')).toContainText('It stays')
   await page.getByLabel('Offset set on the instrument').fill('10')

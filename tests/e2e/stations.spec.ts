@@ -1,11 +1,11 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { DEMO, TREK_B_HIGH, goByFind, goTo, openDemo, tabTo, visit } from './support'
+import { DEMO, TREK_B_HIGH, goByFind, goTo, openDemoAt, tabTo, visit } from './support'
 
 test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/run?set=trek-a`)
+  await openDemoAt(page, `${DEMO}/run?set=trek-a`)
   await expect(page.getByTestId('savings')).toContainText('What this order saves')
   const first = page.locator('tr.step-row').first()
   await expect(first).toContainText('144.390')
@@ -53,7 +53,7 @@ test('the run: what the order saves, moved by key and by drag, left out with a r
 test('the main flow by keyboard: deviation, frequency and neighbours are typed, judged in their own units, and found again', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
   await page.keyboard.press('1')
   await page.keyboard.type('.42')
@@ -89,7 +89,7 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
 })
 
 test('power over time is typed, brought in as a log, and read from the simulated meter', async ({ page }) => {
-  await openDemo(page, `${DEMO}/power-over-time?set=mini&step=power-over-time:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/power-over-time?set=mini&step=power-over-time:2m:2m-2:high`)
   await page.locator('[data-slot=t0] input').fill('3.1')
   await page.keyboard.press('Enter')
   await page.keyboard.type('3.02')
@@ -117,7 +117,7 @@ test('power over time is typed, brought in as a log, and read from the simulated
 })
 
 test('key-up, ambient and spurs: a held trace with a third column fills them', async ({ page }) => {
-  await openDemo(page, TREK_B_HIGH)
+  await openDemoAt(page, TREK_B_HIGH)
   await page.getByRole('button', { name: 'At key-up' }).click()
   await page.locator('[data-slot="x2:key-up"] input').fill('-55')
   await page.keyboard.press('Enter')
@@ -150,7 +150,7 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
 test('the key-down clock counts down, logs, and the lamps know the heat; notes and a picture stay with the step', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/carrier-power?set=mini&step=carrier-power:2m:2m-2:high`)
+  await openDemoAt(page, `${DEMO}/carrier-power?set=mini&step=carrier-power:2m:2m-2:high`)
   await expect(page.getByTestId('clock')).toHaveText('0:00')
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
   await page.keyboard.press('Space')
@@ -194,7 +194,7 @@ test('the key-down clock counts down, logs, and the lamps know the heat; notes a
 })
 
 test('open and short stay shut until the owner consents', async ({ page }) => {
-  await openDemo(page, `${DEMO}/stress?set=c1`)
+  await openDemoAt(page, `${DEMO}/stress?set=c1`)
   await expect(page.getByRole('button', { name: 'Record the consent' })).toBeDisabled()
   await page.getByLabel('Owner who consents').fill('the owner')
   await page.getByLabel('The owner accepts').check()
@@ -211,7 +211,7 @@ test('open and short stay shut until the owner consents', async ({ page }) => {
 test('two tones on SSB, and what leaves the antenna: equipment ticked, both conventions, never a verdict', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/two-tone?set=tarnwick`)
+  await openDemoAt(page, `${DEMO}/two-tone?set=tarnwick`)
   await page.getByText(/On the bench: 0 of 7/).click()
   await page.getByLabel(/Two audio generators/).check()
   await expect(page.getByText('On the bench: 1 of 7')).toBeVisible()
@@ -230,7 +230,7 @@ test('two tones on SSB, and what leaves the antenna: equipment ticked, both conv
 test('a radio switched between channel spacings is measured at each, and every step says what it answers to', async ({
   page,
 }) => {
-  await openDemo(page, `${DEMO}/card?set=mini`)
+  await openDemoAt(page, `${DEMO}/card?set=mini`)
   await expect(page.getByLabel('Also on 2 m')).toBeEnabled()
   await page.getByLabel('Also on 2 m').focus()
   await page.keyboard.press('ArrowDown')

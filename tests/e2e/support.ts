@@ -65,25 +65,36 @@ export async function follow(page: Page, group: string, place: RegExp): Promise<
   await order.getByRole('link', { name: place }).click()
 }
 
-interface Router {
-  push: (to: string) => Promise<unknown>
+interface Application {
+  $router: { push: (to: string) => Promise<unknown> }
+  $pinia: { _s: Map<string, { putDemo: () => Promise<string> }> }
 }
 
 /** Goes to an address inside the application, as its own links do: the page is not loaded again. */
 export async function visit(page: Page, path: string): Promise<void> {
   await page.evaluate(async to => {
-    const { useNuxtApp } = window as unknown as { useNuxtApp: () => { $router: Router } }
+    const { useNuxtApp } = window as unknown as { useNuxtApp: () => Application }
     await useNuxtApp().$router.push(to)
     await new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))
   }, path)
 }
 
-/** Opens the demo review from an empty shelf, by its button; with an address, it goes on to that place. */
-export async function openDemo(page: Page, at?: string): Promise<void> {
+/** Opens the demo review from an empty shelf, by its button: its findings. */
+export async function openDemo(page: Page): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: 'Open the demo review' }).click()
   await expect(page.getByRole('heading', { name: 'What we can say about these radios' })).toBeVisible()
-  if (at !== undefined) await visit(page, at)
+}
+
+/** Opens the demo review at a place: what its button does, without drawing the findings on the way. */
+export async function openDemoAt(page: Page, path: string): Promise<void> {
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: 'Open the demo review' })).toBeVisible()
+  await page.evaluate(async () => {
+    const { useNuxtApp } = window as unknown as { useNuxtApp: () => Application }
+    await useNuxtApp().$pinia._s.get('shelf')!.putDemo()
+  })
+  await visit(page, path)
 }
 
 export const DEMO = '/review/demo-fell-race'

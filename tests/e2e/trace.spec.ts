@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemo, saved, traceCsv } from './support'
+import { DEMO, harmonicRow, openDemoAt, saved, traceCsv } from './support'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
@@ -10,7 +10,7 @@ async function bring(page: Page, name: string, content: string | Buffer): Promis
 }
 
 test.beforeEach(async ({ page }) => {
-  await openDemo(page, MINI)
+  await openDemoAt(page, MINI)
   await expect(page.getByTestId('set-now')).toHaveText('146.520')
 })
 
