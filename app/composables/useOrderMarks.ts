@@ -26,8 +26,8 @@ const NOTHING: OrderMarks = { marks: new Map(), left: null, cardDone: false }
 const LATEST_MS = 150
 
 /**
- * Marks of the order of work. They are worked out once the page has nothing else to do, so that neither a verdict
- * on the screen nor the disk waits for them.
+ * Marks of the order of work. They are worked out once what was kept is saved and the page has nothing else to do,
+ * so that neither a verdict on the screen nor the disk waits for them.
  */
 export function useOrderMarks() {
   const store = useReviewStore()
@@ -38,10 +38,12 @@ export function useOrderMarks() {
   function schedule(): void {
     if (isWaiting) return
     isWaiting = true
-    whenIdle(() => {
-      isWaiting = false
-      order.value = marksOf(store.context, set.value)
-    })
+    void store.savedSoon().then(() =>
+      whenIdle(() => {
+        isWaiting = false
+        order.value = marksOf(store.context, set.value)
+      }),
+    )
   }
   watch([() => store.context, set], schedule, { immediate: true })
 

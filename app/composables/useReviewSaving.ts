@@ -14,6 +14,9 @@ export interface SavingEvents {
   onOvertaken: () => void
 }
 
+/** Longest that what can wait lets the disk go first, ms. */
+const DISK_FIRST_MS = 150
+
 /**
  * Saves the open review: every state leaves its journal at once, and the newest is written as soon as the disk
  * is free; states in between need not be.
@@ -57,6 +60,12 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
     }
   }
 
+  /** Resolved once what was put is on the disk, or the disk has had its time: what can wait lets it go first. */
+  function savedSoon(): Promise<void> {
+    if (!writing) return Promise.resolve()
+    return Promise.race([writing, new Promise<void>(resolve => setTimeout(resolve, DISK_FIRST_MS))])
+  }
+
   function forget(): void {
     saveState.value = { kind: 'saved', at: null }
   }
@@ -67,5 +76,6 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
     forget,
     /** Resolved once all that was put is on the disk, or could not be. */
     settled: () => writing ?? Promise.resolve(),
+    savedSoon,
   }
 }

@@ -28,15 +28,17 @@ export function useRunRows(sets: () => readonly RadioSet[], openOnly: () => bool
   const store = useReviewStore()
   const planned = useSliced<Run>(() => {
     const { context, review } = store
-    return context && review ? { work: runInSlices(context, sets()), isSmall: isSmallReview(review) } : null
+    if (!context || !review) return null
+    const work = runInSlices(context, sets())
+    return { work, isSmall: isSmallReview(review), after: store.savedSoon() }
   })
   const run = planned.value
 
   const counted = useSliced<RunState>(() => {
     const { context, review } = store
-    return run.value && review && context
-      ? { work: runState(run.value.steps, context), isSmall: isSmallReview(review) }
-      : null
+    if (!run.value || !review || !context) return null
+    const work = runState(run.value.steps, context)
+    return { work, isSmall: isSmallReview(review), after: store.savedSoon() }
   })
   const state = counted.value
 

@@ -13,18 +13,29 @@ export interface SlicedWork<T> {
   share: Readonly<Ref<number | null>>
 }
 
+/** Work that was begun. */
+export interface BegunWork<T> {
+  work: Sliced<T>
+  /** Whether it may be done at once. */
+  isSmall: boolean
+  /** What goes first where it is not. */
+  after?: Promise<unknown>
+}
+
 /**
  * Does work in slices, so that the page goes on answering; begins anew when what it rests on changes, and keeps
  * what came of it before on the screen until then. Work that is small is done at once.
  * @param begin - begins the work; what it reads before it returns is what the work rests on. null: nothing to do.
  */
-export function useSliced<T>(begin: () => { work: Sliced<T>; isSmall: boolean } | null): SlicedWork<T> {
+export function useSliced<T>(begin: () => BegunWork<T> | null): SlicedWork<T> {
   const value = shallowRef<T | null>(null)
   const share = ref<number | null>(null)
   let latest: Sliced<T> | null = null
 
-  async function goOn(work: Sliced<T>): Promise<void> {
+  async function goOn({ work, after }: BegunWork<T>): Promise<void> {
     share.value = 0
+    if (after) await after
+    if (latest !== work) return
     let until = performance.now() + SLICE_MS
     for (;;) {
       const step = work.next()
@@ -46,7 +57,7 @@ export function useSliced<T>(begin: () => { work: Sliced<T>; isSmall: boolean } 
       const begun = begin()
       latest = begun?.work ?? null
       if (begun?.isSmall) value.value = atOnce(begun.work)
-      if (begun && !begun.isSmall) void goOn(begun.work)
+      if (begun && !begun.isSmall) void goOn(begun)
       else share.value = null
       if (!begun) value.value = null
     },

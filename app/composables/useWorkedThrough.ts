@@ -7,6 +7,7 @@ export function useWorkedThrough(wanted: 'plans' | 'results') {
   const store = useReviewStore()
   return useSliced<Context>(() => {
     const { context, review } = store
-    return context && review && { work: workThrough(context, wanted), isSmall: isSmallReview(review) }
+    if (!context || !review) return null
+    return { work: workThrough(context, wanted), isSmall: isSmallReview(review), after: store.savedSoon() }
   })
 }

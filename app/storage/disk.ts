@@ -128,20 +128,77 @@ function connect(): Promise<void> {
   return connecting
 }
 
+/** What is to stand under a name where records are written; where something else does, nothing is. */
+export interface Guard {
+  name: string
+  isAsExpected: (record: unknown) => boolean
+}
+
+type Entries = readonly (readonly [name: string, record: unknown])[]
+
 /**
  * Writes records in one transaction: all of them, or none; their second copy follows.
+ * @returns false where the guard found something else: nothing was written.
  * @throws StorageError
  */
-export async function writeRecords(
-  entries: readonly (readonly [name: string, record: unknown])[],
-): Promise<void> {
+export async function writeRecords(entries: Entries, guard?: Guard): Promise<boolean> {
   try {
-    const disk = await openDisk()
-    await disk.setItems(entries.map(([key, value]) => ({ key, value })))
-    following = followRecords(entries.map(([name]) => name))
+    const isWritten = await (writtenAtOnce(entries, guard) ?? writtenInTurn(entries, guard))
+    if (isWritten) following = followRecords(entries.map(([name]) => name))
+    return isWritten
   } catch (cause) {
     throw cause instanceof NoStorageError ? cause : new StorageError(cause)
   }
+}
+
+/**
+ * Looks and writes in one transaction, begun before this returns, so that the database works while the page draws
+ * and no other tab comes in between; null where there is no connection of our own.
+ */
+function writtenAtOnce(entries: Entries, guard?: Guard): Promise<boolean> | null {
+  const transaction = begunTransaction()
+  if (!transaction) return null
+  const { store, done } = transaction
+  let isRefused = false
+  const outcome = done.then(
+    () => true,
+    (cause: unknown) => {
+      if (isRefused) return false
+      throw cause
+    },
+  )
+  // What a request meets ends the transaction, which tells it.
+  const ignored = () => {}
+  try {
+    if (guard)
+      store.get(guard.name).then(record => {
+        isRefused = !guard.isAsExpected(record ?? null)
+        if (isRefused) transaction.abort()
+      }, ignored)
+    for (const [name, record] of entries) store.put(record, name).catch(ignored)
+  } catch (cause) {
+    outcome.catch(ignored)
+    transaction.abort()
+    throw cause
+  }
+  return outcome
+}
+
+function begunTransaction() {
+  try {
+    if (direct) return direct.transaction(RECORDS_STORE, 'readwrite')
+  } catch {
+    // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
+  }
+  void connect()
+  return null
+}
+
+async function writtenInTurn(entries: Entries, guard?: Guard): Promise<boolean> {
+  const disk = await openDisk()
+  if (guard && !guard.isAsExpected(await disk.getItem(guard.name))) return false
+  await disk.setItems(entries.map(([key, value]) => ({ key, value })))
+  return true
 }
 
 /** @throws StorageError */

@@ -37,6 +37,14 @@ export function partNames({ lists, wholes }: PartsHead): string[] {
   return [...wholes, ...batches]
 }
 
+/** Whether a state may lack parts that an earlier one had. */
+export function hasFewerParts(now: PartsHead, before: PartsHead): boolean {
+  const isShorter = ([name, count]: [string, number]) => (now.lists[name] ?? 0) < count
+  return (
+    Object.entries(before.lists).some(isShorter) || before.wholes.some(name => !now.wholes.includes(name))
+  )
+}
+
 /**
  * The parts in which a review differs from any of the states it may be put down over; all of them where one of
  * these is not known. Items are compared by identity: a change leaves alone what it does not touch.

@@ -5,7 +5,7 @@ import { type HeadRecord, readStanding, type Standing, stillStands } from './rea
 import { belongsTo, recordName } from './recordNames'
 import { broughtBack } from './lostDatabase'
 import { dropJournal, journalText, leaveJournal, removeAsides, removeJournals } from './reviewJournal'
-import { changedParts, headOfParts, partNames } from './reviewParts'
+import { changedParts, hasFewerParts, headOfParts, partNames } from './reviewParts'
 import { seal, unseal } from './seal'
 import { checkCopy, forgetCopy } from './secondCopy'
 import { shelfLineOf } from './shelfIndex'
@@ -122,15 +122,14 @@ export function noteChange(review: Review): void {
  */
 export async function saveReview(review: Review): Promise<void> {
   const { stands = null, copied = null } = known.get(review.id) ?? {}
-  const head = unseal(await readRecord(recordName.head(review.id)))
-  const there = head.is === 'sound' ? (head.value as HeadRecord) : null
-  if ((there?.revision ?? null) !== (stands?.revision ?? null)) throw new OvertakenError()
   noteChange(review)
   const { sequence, text, flushed } = journals.get(review)!
   const coming = { revision: crypto.randomUUID(), sequence, review }
   known.set(review.id, { stands, coming, copied })
+  const isOurs = (head: unknown) => revisionIn(head) === (stands?.revision ?? null)
   try {
-    await writeRecords(recordsOf(coming, stands?.review ?? null))
+    const guard = { name: recordName.head(review.id), isAsExpected: isOurs }
+    if (!(await writeRecords(recordsOf(coming, stands?.review ?? null), guard))) throw new OvertakenError()
     remember(review.id, coming, copied ?? stands)
     void followed().then(() => noteCopied(coming))
   } catch (error) {
@@ -140,6 +139,12 @@ export async function saveReview(review: Review): Promise<void> {
   await dropSurplus(review, stands?.review ?? null)
   await flushed
   dropJournal(review.id, text)
+}
+
+/** The revision a head record names; null where there is none that can be read. */
+function revisionIn(record: unknown): string | null {
+  const head = unseal(record)
+  return head.is === 'sound' ? ((head.value as HeadRecord).revision ?? null) : null
 }
 
 function noteCopied(written: Written & { review: Review }): void {
@@ -176,7 +181,9 @@ function recordsOf(
 
 /** Takes away parts that a review no longer has, and the records older forms kept. */
 async function dropSurplus(review: Review, over: Review | null): Promise<void> {
-  const wanted = new Set(partNames(headOfParts(review)))
+  const head = headOfParts(review)
+  if (over && !hasFewerParts(head, headOfParts(over))) return
+  const wanted = new Set(partNames(head))
   if (over) {
     const surplus = partNames(headOfParts(over)).filter(name => !wanted.has(name))
     return removeRecords(surplus.map(name => recordName.part(review.id, name)))

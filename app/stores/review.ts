@@ -98,7 +98,7 @@ export const useReviewStore = defineStore('review', () => {
 
   return {
     ...{ review, missing, problem, damaged, gone, context, shared },
-    ...{ lockState, readOnly, saveState: saving.saveState },
+    ...{ lockState, readOnly, saveState: saving.saveState, savedSoon: saving.savedSoon },
     ...{ open, close, takeOver },
     ...changes,
     ...records,

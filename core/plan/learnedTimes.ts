@@ -36,8 +36,11 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map
       last += 1
     const end = Date.parse(taken[last]!.at)
     const seconds = previousEnd === null ? null : (end - previousEnd) / 1000
-    if (seconds !== null && seconds > 0 && seconds < PAUSE_S)
-      spent.set(first.stationId, [...(spent.get(first.stationId) ?? []), seconds])
+    if (seconds !== null && seconds > 0 && seconds < PAUSE_S) {
+      const own = spent.get(first.stationId)
+      if (own) own.push(seconds)
+      else spent.set(first.stationId, [seconds])
+    }
     previousEnd = end
     i = last + 1
   }

@@ -425,6 +425,25 @@ describe('keeping reviews in the browser', () => {
       expect((await loadReview(ID))?.purpose).toBe('and on')
     })
 
+    it('is waited for once while it is silent, and not again before it has answered', async () => {
+      const { access } = copy
+      copy.access = { ...access!, work: () => new Promise<never>(() => {}) }
+      const waits = vi.spyOn(globalThis, 'setTimeout')
+      const waitedMs = () => Math.max(...waits.mock.calls.map(([, ms]) => ms ?? 0))
+      await saveReview({ ...review, purpose: 'waited for' })
+      expect(waitedMs()).toBe(2000)
+      waits.mockClear()
+      await saveReview({ ...review, purpose: 'not waited for' })
+      expect(waitedMs()).toBe(0)
+      copy.access = access
+      await saveReview({ ...review, purpose: 'answered' })
+      await vi.waitFor(() => expect(secondCopyState()).toBe('kept'))
+      waits.mockClear()
+      await saveReview({ ...review, purpose: 'waited for again' })
+      expect(waitedMs()).toBe(2000)
+      waits.mockRestore()
+    })
+
     it('is laid under what was not yet written', async () => {
       await saveReview(review)
       noteChange({ ...review, purpose: 'on its way' })

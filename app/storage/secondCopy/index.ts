@@ -9,27 +9,48 @@ export type SecondCopyState = 'kept' | 'none' | { failed: string }
 
 /** How long a copy that does not answer is waited for, ms: what is in the database is saved without it. */
 const PATIENCE_MS = 2000
+/** The same where its answer is what is wanted, ms: a large copy takes its time to read. */
+const READING_PATIENCE_MS = 30_000
 
 let state: SecondCopyState | null = null
+/** It was waited for in vain, and has not answered since. */
+let isSilent = false
+/** How often it has answered: what it left unanswered before its last answer says nothing of it any more. */
+let answers = 0
 
 /** How the second copy stands, as far as is known. */
 export const secondCopyState = (): SecondCopyState => state ?? (copyAccess() ? 'kept' : 'none')
 
 /**
  * Asks the second copy, which never stands in the way of the first: where there is none, or it fails, or does
- * not answer, the other value comes back, and the shelf's foot tells.
+ * not answer, the other value comes back, and the shelf's foot tells. One that is silent is waited for once, and
+ * not again before it has answered.
  */
-async function asked<T>(ask: (store: CopyWorker) => Promise<T>, otherwise: T): Promise<T> {
+async function asked<T>(
+  ask: (store: CopyWorker) => Promise<T>,
+  otherwise: T,
+  patienceMs = isSilent ? 0 : PATIENCE_MS,
+): Promise<T> {
   const access = copyAccess()
   if (!access) return otherwise
+  const answersBefore = answers
   let timer: ReturnType<typeof setTimeout> | undefined
-  const silence = new Promise<never>((_resolve, reject) => {
-    timer = setTimeout(() => reject(new Error('it does not answer')), PATIENCE_MS)
+  const silence = new Promise<'silent'>(resolve => {
+    timer = setTimeout(() => resolve('silent'), patienceMs)
+  })
+  const answering = access.work(ask).then(answer => {
+    answers += 1
+    isSilent = false
+    state = 'kept'
+    return { answer }
   })
   try {
-    const answer = await Promise.race([access.work(ask), silence])
-    state = 'kept'
-    return answer
+    const outcome = await Promise.race([answering, silence])
+    if (outcome !== 'silent') return outcome.answer
+    answering.catch(() => {})
+    isSilent = answers === answersBefore
+    if (isSilent) state = { failed: 'it does not answer' }
+    return otherwise
   } catch (error) {
     state = { failed: plainWords(error) }
     return otherwise
@@ -77,9 +98,9 @@ export const checkCopy = (reviewId: string): Promise<void> => asked(store => sto
 
 /** The records of a review as its copy has them; null where there is no whole one. */
 export async function recordsInCopy(reviewId: string): Promise<[string, unknown][] | null> {
-  const records = await asked(store => store.recordsOf(reviewId), null)
+  const records = await asked(store => store.recordsOf(reviewId), null, READING_PATIENCE_MS)
   return records && [...records]
 }
 
 export const forgetCopy = (reviewId: string): Promise<void> =>
-  asked(store => store.forget(reviewId), undefined)
+  asked(store => store.forget(reviewId), undefined, PATIENCE_MS)
