@@ -2,7 +2,11 @@
 import { checkBatteryLabel, type RadioSet } from '#core/review'
 import { batteryFields, cardFields } from './cardFields'
 
-const { radio } = defineProps<{ radio: RadioSet }>()
+const { radio, due } = defineProps<{
+  radio: RadioSet
+  /** How many of the card’s sections are due. */
+  due: number
+}>()
 const store = useReviewStore()
 const locked = computed(() => store.readOnly)
 const battery = computed(() => checkBatteryLabel(radio.battery))
@@ -39,9 +43,9 @@ const batteryLabel = computed(() => batteryFields(radio, change))
       </p>
     </section>
 
-    <ClaimsTable :radio="radio" />
-    <ReceiverClaims v-if="radio.bands.length" :radio="radio" />
-    <BandFacts v-if="radio.bands.length" :radio="radio" />
+    <ClaimsTable v-if="due > 1" :radio="radio" />
+    <ReceiverClaims v-if="due > 2 && radio.bands.length" :radio="radio" />
+    <BandFacts v-if="due > 3 && radio.bands.length" :radio="radio" />
   </div>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { worstSeverity } from '#core/chain'
 import { setShortName } from '#core/review'
+import { breathe } from '~/composables/breathe'
 import { placeAt, places } from '~/keys/places'
 
 const store = useReviewStore()
@@ -13,6 +14,19 @@ const heat = useHeatLamps(stepInHand)
 
 watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
+
+/** The order of work is drawn in a turn of its own, before the page beside it. */
+const isPageDue = ref(false)
+watch(
+  () => store.review !== null,
+  async isOpen => {
+    isPageDue.value = false
+    await nextTick()
+    await breathe()
+    isPageDue.value = isOpen && store.review !== null
+  },
+  { immediate: true },
+)
 
 const place = computed(() => placeAt(route.path))
 watchEffect(() => {
@@ -116,7 +130,7 @@ function step(event: KeyboardEvent, run: () => void): void {
     </div>
     <div v-if="store.review" class="frame">
       <OrderOfWork :key-up="keyUp" />
-      <main id="main" ref="main" class="main" tabindex="-1"><NuxtPage /></main>
+      <main id="main" ref="main" class="main" tabindex="-1"><NuxtPage v-if="isPageDue" /></main>
     </div>
     <main v-else-if="store.problem" class="alone stack">
       <h1>This review cannot be opened</h1>

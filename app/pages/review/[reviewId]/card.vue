@@ -56,6 +56,9 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
     draft[field] = value
   })
 }
+
+/** The four sections of a card come one after the other when the page is opened. */
+const due = useTurns(4)
 </script>
 
 <template>
@@ -94,7 +97,7 @@ function rename(field: 'title' | 'purpose' | 'reviewer', value: string): void {
       </div>
     </div>
 
-    <SetCard v-if="set" :key="set.id" :radio="set" />
+    <SetCard v-if="set" :key="set.id" :radio="set" :due="due" />
     <section v-else class="sheet empty stack">
       <h2>No radio yet</h2>
       <p>
