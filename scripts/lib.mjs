@@ -68,9 +68,10 @@ export async function ensurePackages() {
   must(await run('npm', ['install', '--no-save', ...QUIET]), 'npm install')
 }
 
-/** Makes Nuxt's generated types when they are not there. */
+/** Makes Nuxt's generated types when they are not there, or older than what they name. */
 export async function ensurePrepared() {
-  if (!existsSync(join(root, '.nuxt', 'tsconfig.app.json'))) {
+  const made = join(root, '.nuxt', 'nuxt.d.ts')
+  if (!existsSync(made) || statSync(made).mtimeMs < newest(join(root, 'app'))) {
     say('Preparing the generated types')
     must(
       await runTool(['nuxt', 'bin', 'nuxt.mjs'], ['prepare'], { stdio: ['ignore', 'ignore', 'inherit'] }),
