@@ -29,7 +29,7 @@ async function watched(page, go, ready) {
 
 const VIEWS = [
   { name: 'run', place: 'run', ready: 'section.list tr.step-row' },
-  { name: 'a step', place: 'harmonics', ready: '[data-slot=x4] input' },
+  { name: 'a step', place: 'harmonics', ready: 'table.harmonics tbody tr' },
   { name: 'findings', place: 'findings', ready: '.matrix td' },
   { name: 'report', place: 'report', ready: 'article.paper h2' },
 ]
