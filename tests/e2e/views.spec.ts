@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, follow, openDemo } from './support'
+import { DEMO, follow, openDemo, visit } from './support'
 
 const VIEWS: [name: string, path: string, ready: string][] = [
   ['shelf', '/', 'Shelf'],
@@ -35,9 +35,22 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['tools', '/tools', 'Tools'],
 ]
 
-/** From its address, as a link that was kept opens it: each view stands on its own. */
-async function show(page: Page, path: string, heading: string): Promise<void> {
-  await page.goto(path)
+/** Pages of a review that are no station’s: all stations share one. */
+const OWN_PAGES = ['card', 'rulebooks', 'bench', 'run', 'report', 'findings']
+
+function pageOf(path: string): string {
+  const place = /^\/review\/[^/]+\/([^?]+)/.exec(path)?.[1]
+  return place === undefined || OWN_PAGES.includes(place) ? (place ?? path) : 'a station'
+}
+
+/**
+ * The first view of each page from its address, as a link that was kept opens it: it stands on its own. Further
+ * stations by a link inside the application.
+ */
+async function show(page: Page, path: string, heading: string, opened = new Set<string>()): Promise<void> {
+  if (opened.has(pageOf(path))) await visit(page, path)
+  else await page.goto(path)
+  opened.add(pageOf(path))
   const over = page.getByRole('button', { name: 'All seen to: go on' })
   const there = page.getByRole('heading', { name: heading }).first()
   await expect(there.or(over).first()).toBeVisible()
@@ -107,9 +120,10 @@ for (const { share, views } of SHARES)
     page.on('request', request => hosts.add(new URL(request.url()).host))
     page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
     await openDemo(page)
+    const opened = new Set<string>()
     for (const [name, path, heading] of views)
       await test.step(name, async () => {
-        await show(page, path, heading)
+        await show(page, path, heading, opened)
         for (const width of [390, 1920, 1280]) {
           await page.setViewportSize({ width, height: 844 })
           await expect.poll(() => sideways(page), `${name} at ${width} px`).toBeLessThanOrEqual(0)
