@@ -194,6 +194,17 @@ describe('keeping reviews in the browser', () => {
     expect((await loadReview(ID))?.title).toBe('Brought in')
   })
 
+  it('lets only one of two through that begin to write over the same', async () => {
+    const write = (who: string) =>
+      writeRecords([['race-of-two', who]], { name: 'race-of-two', isAsExpected: record => record === null })
+    // Until there is a connection of our own, looking and writing are two steps.
+    await vi.waitFor(async () => {
+      await removeRecords(['race-of-two'])
+      expect(await Promise.all([write('first'), write('second')])).toEqual([true, false])
+    })
+    expect(await readRecord('race-of-two')).toBe('first')
+  })
+
   it.each([
     ['a part that is missing', () => removeRecords([part('readings:1')])],
     ['a part of garbage', () => writeRecords([[part('readings:1'), { garbage: true }]])],
