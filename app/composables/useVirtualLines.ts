@@ -1,9 +1,13 @@
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { useEventListener } from '@vueuse/core'
 import type { ShallowRef } from 'vue'
+import { breathe } from './breathe'
 
 /** Lists up to this long are drawn whole: nothing of them is missing when the page is searched or printed. */
 const DRAWN_WHOLE = 400
+
+/** Lines drawn beyond either end of the window; none in the first turn, so that the page answers sooner. */
+const BEYOND = 12
 
 /**
  * The lines of a long list that are near the window, with the heights of what is left out above and below.
@@ -24,11 +28,23 @@ export function useVirtualLines<T>(
   watch([lines, host], () => void nextTick(measureTop))
   useEventListener(window, 'resize', measureTop)
 
+  const beyond = ref(0)
+  watch(
+    isVirtual,
+    async isLong => {
+      beyond.value = 0
+      await nextTick()
+      await breathe()
+      beyond.value = isLong ? BEYOND : 0
+    },
+    { immediate: true },
+  )
+
   const virtualizer = useWindowVirtualizer(
     computed(() => ({
       count: isVirtual.value ? lines().length : 0,
       estimateSize: (index: number) => estimatePx(lines()[index]!),
-      overscan: 12,
+      overscan: beyond.value,
       scrollMargin: topPx.value,
     })),
   )
