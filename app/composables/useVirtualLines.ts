@@ -1,7 +1,7 @@
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { useEventListener } from '@vueuse/core'
 import type { ShallowRef } from 'vue'
-import { breathe } from './breathe'
+import { useNextTurn } from './useNextTurn'
 
 /** Lists up to this long are drawn whole: nothing of them is missing when the page is searched or printed. */
 const DRAWN_WHOLE = 400
@@ -28,23 +28,12 @@ export function useVirtualLines<T>(
   watch([lines, host], () => void nextTick(measureTop))
   useEventListener(window, 'resize', measureTop)
 
-  const beyond = ref(0)
-  watch(
-    isVirtual,
-    async isLong => {
-      beyond.value = 0
-      await nextTick()
-      await breathe()
-      beyond.value = isLong ? BEYOND : 0
-    },
-    { immediate: true },
-  )
-
+  const reachesBeyond = useNextTurn(() => isVirtual.value)
   const virtualizer = useWindowVirtualizer(
     computed(() => ({
       count: isVirtual.value ? lines().length : 0,
       estimateSize: (index: number) => estimatePx(lines()[index]!),
-      overscan: beyond.value,
+      overscan: reachesBeyond.value ? BEYOND : 0,
       scrollMargin: topPx.value,
     })),
   )

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { worstSeverity } from '#core/chain'
 import { setShortName } from '#core/review'
-import { breathe } from '~/composables/breathe'
 import { placeAt, places } from '~/keys/places'
 
 const store = useReviewStore()
@@ -16,17 +15,7 @@ watch(reviewId, id => void store.open(id), { immediate: true })
 onBeforeUnmount(() => store.close())
 
 /** The order of work is drawn in a turn of its own, before the page beside it. */
-const isPageDue = ref(false)
-watch(
-  () => store.review !== null,
-  async isOpen => {
-    isPageDue.value = false
-    await nextTick()
-    await breathe()
-    isPageDue.value = isOpen && store.review !== null
-  },
-  { immediate: true },
-)
+const isPageDue = useNextTurn(() => store.review !== null)
 
 const place = computed(() => placeAt(route.path))
 watchEffect(() => {
