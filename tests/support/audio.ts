@@ -69,7 +69,7 @@ export function powerThrough(
   return total
 }
 
-/** Powers of four lines. What is carried on begins as −0: begun as 0, three lines in one loop were slower than one by one. */
+/** Powers of four lines. What is carried on begins as −0: begun as 0, such a loop was slower than line by line. */
 function fourPowers(samples: Float64Array, turns: Float64Array, into: Float64Array): void {
   const [a, b, c, d] = [turns[0]!, turns[1]!, turns[2]!, turns[3]!]
   let beforeA = -0
