@@ -13,6 +13,18 @@ test('closing the tab in the middle loses at most the field being typed', async 
   await expect(harmonicRow(again, 1).getByRole('textbox')).toHaveValue('-25.1')
 })
 
+/** Whether the flushed journal of some review says a text: it stands in a private file of the browser. */
+async function isFlushed(page: Page, text: string): Promise<boolean> {
+  return page.evaluate(async sought => {
+    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('rigorous-meter')
+    const files = (folder as unknown as { values: () => AsyncIterable<FileSystemFileHandle> }).values()
+    for await (const file of files)
+      if (file.name.endsWith('.journal') && (await (await file.getFile()).text()).includes(sought))
+        return true
+    return false
+  }, text)
+}
+
 /** From here on no record of that name's start is written: as on a disk that is full. */
 async function refuseRecords(page: Page, start: string): Promise<void> {
   await page.evaluate(refused => {
@@ -33,15 +45,17 @@ test('a journal left by a tab or a browser that died in the middle of a write is
   const price = page.getByLabel('Price', { exact: true })
   await expect(price).toBeEnabled()
   await refuseRecords(page, 'head:')
-  await price.fill('£39')
+  await price.fill('39 pounds')
   await price.press('Enter')
   await expect(page.getByTestId('saved')).toHaveText('Not saved')
+  // The disk refuses at once; what is flushed takes as long as it takes, and until then nobody says “Saved”.
+  await expect.poll(() => isFlushed(page, '39 pounds')).toBe(true)
   // What a tab leaves at once is gone with the browser; what was flushed is not.
   await page.evaluate(() => localStorage.clear())
   await page.close({ runBeforeUnload: false })
   const again = await context.newPage()
   await again.goto(`${DEMO}/card?set=trek-b`)
-  await expect(again.getByLabel('Price', { exact: true })).toHaveValue('£39')
+  await expect(again.getByLabel('Price', { exact: true })).toHaveValue('39 pounds')
 })
 
 /** Does something to one record of the browser's database, behind the application's back. */
