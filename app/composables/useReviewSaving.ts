@@ -26,6 +26,7 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
   const saveState = ref<SaveState>({ kind: 'saved', at: null })
   let wanted: Review | null = null
   let writing: Promise<void> | null = null
+  let puts = 0
 
   /**
    * Puts the next state into the journal and on the screen at once, and on the disk as soon as it is free: the
@@ -34,6 +35,7 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
   function put(next: Review): void {
     const state: Review = { ...next, updatedAt: new Date().toISOString() }
     wanted = state
+    puts += 1
     noteChange(state)
     writing ??= write().finally(() => (writing = null))
     saveState.value = { kind: 'saving' }
@@ -74,6 +76,8 @@ export function useReviewSaving(review: ShallowRef<Review | null>, { onSaved, on
     saveState,
     put,
     forget,
+    /** How many states were put so far. */
+    puts: () => puts,
     /** Resolved once all that was put is on the disk, or could not be. */
     settled: () => writing ?? Promise.resolve(),
     savedSoon,

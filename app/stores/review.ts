@@ -57,17 +57,22 @@ export const useReviewStore = defineStore('review', () => {
   /** Which reading of a review was begun last: what an earlier one comes to counts no more. */
   let latest = 0
 
-  /** What was changed here a moment ago is on the disk before it is read again. */
+  /**
+   * What was changed here a moment ago is on the disk before it is read again, and what is changed while it is
+   * read has it read once more.
+   */
   async function reload(id: string): Promise<void> {
     const mine = ++latest
     try {
       await saving.settled()
+      const putsBefore = saving.puts()
       const found = await loadReview(id, words => ui.say(words))
       // What was read crosses over in a turn of its own, the look-ups are made in one, and then the page is drawn.
       await breathe()
       if (found) createContext(found, shared)
       await breathe()
       if (mine !== latest) return
+      if (saving.puts() !== putsBefore) return await reload(id)
       review.value = found
       if (found) gone.value = null
       missing.value = found === null

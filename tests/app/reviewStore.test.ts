@@ -8,6 +8,7 @@ const kept = vi.hoisted(() => ({
   review: null as Review | null,
   saves: [] as Review[],
   fail: null as Error | null,
+  whileReading: null as (() => void) | null,
   onChange: null as ((state: 'mine' | 'elsewhere') => void) | null,
 }))
 
@@ -15,7 +16,11 @@ vi.mock('~/storage', () => ({
   DamagedReviewError: class extends Error {},
   OvertakenError: class extends Error {},
   noteChange: () => {},
-  loadReview: async () => kept.review,
+  loadReview: async () => {
+    const found = kept.review
+    kept.whileReading?.()
+    return found
+  },
   saveReview: async (review: Review) => {
     if (kept.fail) throw kept.fail
     kept.saves.push(review)
@@ -42,7 +47,7 @@ async function opened() {
 
 describe('the review store', () => {
   beforeEach(() => {
-    Object.assign(kept, { review: demoReview().review, saves: [], fail: null })
+    Object.assign(kept, { review: demoReview().review, saves: [], fail: null, whileReading: null })
   })
 
   it('opens a review and knows when there is none', async () => {
@@ -136,6 +141,18 @@ describe('the review store', () => {
     expect(useUiStore().notice?.text).toContain('another tab')
     await store.takeOver()
     expect(store.readOnly).toBe(false)
+  })
+
+  it('keeps what is changed while it is read again', async () => {
+    const store = await opened()
+    kept.whileReading = () => {
+      kept.whileReading = null
+      store.change('a title', draft => void (draft.title = 'Meanwhile'))
+      kept.review = store.review
+    }
+    await store.takeOver()
+    expect(store.review!.title).toBe('Meanwhile')
+    expect(kept.saves.at(-1)?.title).toBe('Meanwhile')
   })
 
   it('says when a change could not be saved and keeps it on the screen', async () => {
