@@ -79,6 +79,27 @@ export default tseslint.config(
     },
   },
   {
+    // A truth of its own: it shares no law with what it is asked to catch.
+    files: ['core/study/physical/**/*.ts'],
+    rules: restricted(
+      {
+        group: FORBIDDEN_IN_CORE,
+        message: 'core/ imports nothing of app/, server/, Vue, the DOM or Node.',
+      },
+      {
+        group: [
+          '**/uncertainty',
+          '**/uncertainty/**',
+          '**/chain',
+          '**/chain/**',
+          '**/virtual',
+          '**/virtual/**',
+        ],
+        message: 'The physical study imports nothing of uncertainty/, chain/ or virtual/.',
+      },
+    ),
+  },
+  {
     files: ['app/**/*.{ts,vue}'],
     rules: restricted(
       {

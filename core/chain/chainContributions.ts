@@ -6,6 +6,26 @@ import type { Chain, Instrument, Part } from './types'
 /** Typical output VSWR of a hand-held transmitter when nobody measured it (assumed in every report). */
 export const ASSUMED_RADIO_VSWR = 2
 
+/**
+ * The same at its harmonics and elsewhere beside the carrier: behind its low-pass it sends nearly all back, |Γ| = 0.95
+ * (assumed; common practice, no source).
+ */
+export const ASSUMED_UNWANTED_VSWR = 39
+
+/** What the radio sends: its carrier, or what it should not. */
+export type EmissionClass = 'carrier' | 'unwanted'
+
+/** Where in frequency something is sent, and what it is. */
+export interface EmissionPlace {
+  frequencyHz: number
+  emission: EmissionClass
+}
+
+const RADIO_VSWR: Record<EmissionClass, number> = {
+  carrier: ASSUMED_RADIO_VSWR,
+  unwanted: ASSUMED_UNWANTED_VSWR,
+}
+
 /** Mismatch terms smaller than this half-width (dB) are left out. */
 const SMALLEST_MISMATCH_DB = 0.003
 
@@ -16,12 +36,12 @@ const SMALLEST_MISMATCH_DB = 0.003
 export function chainContributions(
   chain: Chain,
   instrument: Instrument,
-  frequencyHz: number,
+  place: EmissionPlace,
 ): Contribution[] {
   const { before } = chainPath(chain, instrument)
   return [
-    ...before.flatMap(part => partContributions(part, frequencyHz)),
-    ...mismatchContributions(chain, instrument, frequencyHz),
+    ...before.flatMap(part => partContributions(part, place.frequencyHz)),
+    ...mismatchContributions(chain, instrument, place),
   ]
 }
 
@@ -60,10 +80,14 @@ function partContributions(part: Part, frequencyHz: number): Contribution[] {
   ].filter(one => one.halfWidth > 0)
 }
 
-function mismatchContributions(chain: Chain, instrument: Instrument, frequencyHz: number): Contribution[] {
+function mismatchContributions(
+  chain: Chain,
+  instrument: Instrument,
+  { frequencyHz, emission }: EmissionPlace,
+): Contribution[] {
   const { before, termination } = chainPath(chain, instrument)
   const ports = [
-    { id: 'radio', label: 'radio', vswr: ASSUMED_RADIO_VSWR, lossDb: 0, assumed: true },
+    { id: 'radio', label: 'radio', vswr: RADIO_VSWR[emission], lossDb: 0, assumed: true },
     ...before.map(part => {
       const loss = partLossAt(part, frequencyHz)
       return {

@@ -10,6 +10,7 @@ export type {
   Instrument,
   LossPoint,
   LossUncertainty,
+  MeterSensor,
   Part,
   PartKind,
   PartLoss,
@@ -20,12 +21,20 @@ export type {
   SignalGenerator,
   SpectrumAnalyser,
 } from './types'
+export { METER_SENSORS } from './types'
 export { coaxLossDb, partLossAt, type LossAnswer } from './partLoss'
 export { chainPath, type ChainPath, isReadingInstrument } from './chainPath'
 export { chainLossAt } from './chainLoss'
 export { levelStairs, levelStairsFromWatts, type LevelStairs, type Stair } from './levelStairs'
 export { reachAt, outOfReachInWords, harmonicList, type Reach } from './reach'
-export { chainContributions, partHalfWidthDb, ASSUMED_RADIO_VSWR } from './chainContributions'
+export {
+  ASSUMED_RADIO_VSWR,
+  ASSUMED_UNWANTED_VSWR,
+  chainContributions,
+  type EmissionClass,
+  type EmissionPlace,
+  partHalfWidthDb,
+} from './chainContributions'
 export { instrumentContributions, accuracyInWords } from './instrumentContributions'
 export { benchChecks, worstSeverity } from './benchChecks'
 export type { BenchCheck, BenchCheckInput, CheckSeverity } from './checks/check'

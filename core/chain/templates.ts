@@ -1,3 +1,4 @@
+import { UNKNOWN_DETECTION } from '../uncertainty'
 import { libraryPart } from './partLibrary.table'
 import type {
   AcVoltmeter,
@@ -70,6 +71,7 @@ export function newPowerMeter(id: string): PowerMeter {
     fullScaleW: 20,
     maxInputW: 100,
     inLine: true,
+    sensor: 'unknown',
   }
 }
 
@@ -93,6 +95,8 @@ export function newSpectrumAnalyser(id: string): SpectrumAnalyser {
     amplitudeAccuracyDb: 2,
     flatnessDb: null,
     floorDoubtDb: 2,
+    scaleDbPer10Db: null,
+    detection: UNKNOWN_DETECTION,
   }
 }
 

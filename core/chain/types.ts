@@ -1,3 +1,5 @@
+import type { Detection } from '../uncertainty'
+
 /** Kinds of part a chain is made of. */
 export type PartKind =
   'jumper' | 'pad' | 'adapter' | 'load' | 'sampler' | 'coupler' | 'combiner' | 'filter' | 'dc-block'
@@ -107,9 +109,17 @@ interface InstrumentBase {
   referencePpm: number | null
 }
 
+/**
+ * What a power meter feels: heat, whatever the wave looks like, or the peak of the voltage, which harmonics move.
+ */
+export const METER_SENSORS = ['unknown', 'thermal', 'diode'] as const
+/** What a power meter feels; unknown is an answer. */
+export type MeterSensor = (typeof METER_SENSORS)[number]
+
 /** A power meter, terminating or in line. */
 export interface PowerMeter extends InstrumentBase {
   kind: 'power-meter'
+  sensor: MeterSensor
   accuracyPercent: number
   accuracyOf: 'reading' | 'full-scale'
   fullScaleW: number
@@ -137,6 +147,13 @@ export interface SpectrumAnalyser extends InstrumentBase {
    * knows, all of it changes.
    */
   flatnessDb: number | null
+  /**
+   * How far its scale may be off over 10 dB of level, ± dB: what does not cancel in dBc. null: nobody says, a typical
+   * one is assumed.
+   */
+  scaleDbPer10Db: number | null
+  /** How it makes one level of many looks at it. */
+  detection: Detection
 }
 
 /**

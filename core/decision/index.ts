@@ -1,3 +1,4 @@
+export { decideBetween, type LimitBetween } from './decideBetween'
 export { verdictWithout, type Verdict, type VerdictForm, type VerdictState } from './verdict'
 export { decide, DECISION_RULES, type DecideInput, type DecisionRule, type LimitDirection } from './decide'
 export { isGraver, worstVerdict, type GroupVerdict } from './worstVerdict'

@@ -19,6 +19,7 @@ export const demoInstruments: readonly Instrument[] = [
     fullScaleW: 50,
     maxInputW: 100,
     inLine: true,
+    sensor: 'diode',
   },
   {
     id: 'pocket',
@@ -37,6 +38,8 @@ export const demoInstruments: readonly Instrument[] = [
     resolutionBandwidthHz: 300e3,
     amplitudeAccuracyDb: 2,
     flatnessDb: null,
+    scaleDbPer10Db: null,
+    detection: { shows: 'mean', looks: null },
     floorDoubtDb: 2,
   },
   {
@@ -56,6 +59,8 @@ export const demoInstruments: readonly Instrument[] = [
     resolutionBandwidthHz: 100e3,
     amplitudeAccuracyDb: 1,
     flatnessDb: 0.6,
+    scaleDbPer10Db: 0.1,
+    detection: { shows: 'mean', looks: null },
     floorDoubtDb: 1,
   },
   {

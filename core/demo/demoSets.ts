@@ -52,6 +52,7 @@ function band({ id, name, channels, harmonicsOn, claims, receives = [] }: DemoBa
     channelSpacingHz: 12_500,
     alsoSpacingsHz: [],
     antennaGainDbd: null,
+    antennaGainDoubtDb: null,
     receives,
     rulebookIds: null,
     channels: channels.map(([channelName, mhz], index) => ({

@@ -29,3 +29,4 @@ export {
 } from './slotResults'
 export { rangeWords, readWords, valueWords } from './slotWords'
 export { stepResultOf, type StepSummary } from './stepResult'
+export { antennaLines, ASSUMED_GAIN_DOUBT_DB } from './antennaGain'

@@ -1,18 +1,21 @@
 import type { Context } from '../context'
-import { decide, verdictWords } from '../decision'
-import type { EmissionFacts, PowerQuantity, Rulebook } from '../rules'
+import { decide, decideBetween, verdictWords } from '../decision'
+import type { EmissionFacts, LimitFound, PowerQuantity, Rulebook } from '../rules'
 import { evaluateLimit } from '../rules'
 import { carrierFacts, type Found, type Judgement, type Step } from '../step'
+import { budget, type Budget, type Contribution } from '../uncertainty'
+import { antennaLines } from './antennaGain'
 import { withoutFigure } from './byRulebooks'
 
 /** A power judged by the clauses on a quantity. */
 export interface PowerJudging {
   about: PowerQuantity
-  /** Power of the carrier the limit is for, W. */
-  carrierW: number
+  /** Power of the carrier the limit is for, W: as read, or only known to lie between two figures. */
+  carrierW: number | { lowestW: number; highestW: number; why: string }
   emission?: EmissionFacts
-  /** Where the figure counts from, dBm: a limit in dBm less this is the limit in the figure’s own count. */
-  fromDbm?: number
+  /** The figure is a ratio to that carrier, of which so much is left open. */
+  isRatio?: boolean
+  carrierLines?: readonly Contribution[]
   /** What is said where a clause cannot be applied. */
   cannotWords: string
 }
@@ -24,21 +27,59 @@ export function judgePower(step: Step, found: Found, judging: PowerJudging, cont
     .map(rulebook => judgeBy(rulebook, step, { ...judging, found }, context))
 }
 
-function judgeBy(
-  rulebook: Rulebook,
-  step: Step,
-  { found, about, carrierW, emission, fromDbm = 0, cannotWords }: PowerJudging & { found: Found },
-  context: Context,
-): Judgement {
-  const limit = evaluateLimit(rulebook, carrierFacts(step, carrierW), emission, about)
+type Judging = PowerJudging & { found: Found }
+
+function judgeBy(rulebook: Rulebook, step: Step, judging: Judging, context: Context): Judgement {
+  const { found, cannotWords, carrierW } = judging
+  const [lowestW, highestW] =
+    typeof carrierW === 'number' ? [carrierW, carrierW] : [carrierW.lowestW, carrierW.highestW]
+  const limit = limitFor(highestW, { rulebook, step, judging })
   if (limit.kind !== 'limit') return withoutFigure(limit, cannotWords)
-  const verdict = decide({
+  const ratio = budgetOf(limit, step, judging, context)
+  const decided = {
     value: found.value,
-    limit: limit.limitDbm - fromDbm,
-    direction: 'upper',
-    errors: context.distributions.of(found.budget.contributions),
+    direction: 'upper' as const,
+    errors: context.distributions.of((ratio ?? found.budget).contributions),
     isUpperBound: found.isUpperBound,
     rule: context.review.settings.decisionRule,
+  }
+  const asCounted = ({ limitDbm }: LimitFound, watts: number) =>
+    judging.isRatio ? limitDbm - (10 * Math.log10(watts) + 30) : limitDbm
+  const other = typeof carrierW === 'number' ? limit : limitFor(lowestW, { rulebook, step, judging })
+  if (typeof carrierW === 'number' || other.kind !== 'limit') {
+    const verdict = decide({ ...decided, limit: asCounted(limit, highestW) })
+    return { limit, verdict, words: verdictWords(verdict), ratio }
+  }
+  const ends = [asCounted(limit, highestW), asCounted(other, lowestW)]
+  const verdict = decideBetween(decided, {
+    lowest: Math.min(...ends),
+    highest: Math.max(...ends),
+    why: carrierW.why,
   })
-  return { limit, verdict, words: verdictWords(verdict), ratio: null }
+  return { limit, verdict, words: verdictWords(verdict), ratio }
+}
+
+function limitFor(
+  powerW: number,
+  { rulebook, step, judging }: { rulebook: Rulebook; step: Step; judging: Judging },
+) {
+  return evaluateLimit(rulebook, carrierFacts(step, powerW), judging.emission, judging.about)
+}
+
+/**
+ * The budget of the margin where it is not the figure’s own: a ratio held against a limit that stands still hangs on
+ * the carrier as well, and radiated power on the antenna. null where it is the figure’s own.
+ */
+function budgetOf(
+  limit: LimitFound,
+  step: Step,
+  { found, isRatio, carrierLines = [] }: Judging,
+  context: Context,
+): Budget | null {
+  const carrier = isRatio && limit.slope === 0 ? carrierLines : []
+  const lines = [
+    ...carrier.map(line => ({ ...line, id: `carrier:${line.id}`, label: `${line.label}, carrier` })),
+    ...antennaLines(limit, step.band),
+  ]
+  return lines.length === 0 ? null : budget([...found.budget.contributions, ...lines], context.distributions)
 }

@@ -66,6 +66,8 @@ export interface Band {
   alsoSpacingsHz: number[]
   /** Gain of the antenna less feed loss over a half-wave dipole, dB; null where nobody knows. */
   antennaGainDbd: number | null
+  /** How well that gain is known, ± dB; null where nobody says: then ±2 dB are assumed. */
+  antennaGainDoubtDb: number | null
   /** What the maker claims of its receiver here. */
   receives: ReceiverClaim[]
   /** Rulebooks this band is judged by; null: those of the review. */

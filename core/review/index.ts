@@ -13,6 +13,7 @@ export type {
   SetRole,
 } from './cardTypes'
 export { RECEIVER_CLAIMS } from './cardTypes'
+export { SIGNAL_NATURES } from './readingTypes'
 export type {
   FigureReading,
   LevelReading,
@@ -22,6 +23,7 @@ export type {
   RoleId,
   SeenFigure,
   SeenLevel,
+  SignalNature,
   Through,
 } from './readingTypes'
 export {

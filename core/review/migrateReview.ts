@@ -1,4 +1,5 @@
 import { HEAT_DEFAULTS } from '../chain'
+import { UNKNOWN_DETECTION } from '../uncertainty'
 import { DEFAULT_CALIBRATION_AGE_DAYS } from './newReview'
 
 type Plain = Record<string, unknown>
@@ -10,10 +11,45 @@ type Plain = Record<string, unknown>
  * figures besides levels, no
  * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was; form 3
  * kept levels and figures apart, one chain a station, and consent and geometry as fields of set and settings;
- * form 4 knew no receivers: neither claims of them, nor what a generator was set to, nor paths that join.
+ * form 4 knew no receivers: neither claims of them, nor what a generator was set to, nor paths that join; form 5 knew
+ * neither how an analyser shows a level, nor what a meter feels, nor how well a gain is known.
  */
 export function migrateReview(data: unknown): unknown {
-  return fromForm4(fromForm3(fromForm2(fromForm1(data))))
+  return fromForm5(fromForm4(fromForm3(fromForm2(fromForm1(data)))))
+}
+
+/** Form 5 knew neither how an analyser shows a level, nor what a meter feels, nor how well a gain is known. */
+function fromForm5(data: unknown): unknown {
+  if (!isPlain(data) || data.memos === undefined || !isOfForm5(data)) return data
+  return {
+    ...data,
+    sets: each(data.sets, set => ({
+      ...set,
+      bands: each(set.bands, band => ({ antennaGainDoubtDb: null, ...band })),
+    })),
+    instruments: each(data.instruments, instrument => ({
+      ...NEW_IN_FORM_6[String(instrument.kind)],
+      ...instrument,
+    })),
+  }
+}
+
+const NEW_IN_FORM_6: Record<string, Plain> = {
+  'power-meter': { sensor: 'unknown' },
+  'spectrum-analyser': { scaleDbPer10Db: null, detection: { ...UNKNOWN_DETECTION } },
+}
+
+/** Anything of it lacks what form 6 brought. */
+function isOfForm5({ sets, instruments }: Plain): boolean {
+  const bands = listOf(sets).flatMap(set => (isPlain(set) ? listOf(set.bands) : []))
+  return (
+    bands.some(band => isPlain(band) && band.antennaGainDoubtDb === undefined) ||
+    listOf(instruments).some(
+      one =>
+        isPlain(one) &&
+        Object.keys(NEW_IN_FORM_6[String(one.kind)] ?? {}).some(field => one[field] === undefined),
+    )
+  )
 }
 
 function fromForm4(data: unknown): unknown {

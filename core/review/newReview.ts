@@ -87,6 +87,7 @@ export function newBand(input: { id: string; name: string; levelIds: string[] })
     channelSpacingHz: null,
     alsoSpacingsHz: [],
     antennaGainDbd: null,
+    antennaGainDoubtDb: null,
     receives: [],
     rulebookIds: null,
   }

@@ -1,3 +1,4 @@
+import type { Detection } from '../uncertainty'
 import type { LevelUnit, FigureUnit } from '../quantity'
 
 /** Where a reading came from. */
@@ -34,7 +35,18 @@ export interface SeenLevel {
   doubt: ReadingDoubt | null
   /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
   repeatsDbm: number[]
+  /** How its trace shows a level; absent: as its instrument does. */
+  detection?: Detection
+  /** What the signal is, as the reviewer says; absent: nobody said. */
+  nature?: SignalNature
+  /** Several levels at its frequency in one trace, of which it is the highest; absent: there was one. */
+  sweeps?: { levels: number; spreadDb: number }
 }
+
+/** What a signal is to a filter: narrower than any, or spread like noise. */
+export const SIGNAL_NATURES = ['narrow', 'noise-like'] as const
+/** What a signal is to a filter. */
+export type SignalNature = (typeof SIGNAL_NATURES)[number]
 
 /** A figure as it was seen that is no level behind a chain: a deviation, a frequency, a voltage, a ratio. */
 export interface SeenFigure {

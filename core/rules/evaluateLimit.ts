@@ -102,6 +102,7 @@ class GoverningLimit implements LimitFound {
   readonly recalled: boolean
   readonly confidence: LimitFound['confidence']
   readonly referenceBandwidthHz: number | null
+  readonly basis: LimitFound['basis']
 
   private readonly place: Place
   private readonly worked: { usable: readonly WorkedClause[]; governing: WorkedClause }
@@ -120,6 +121,7 @@ class GoverningLimit implements LimitFound {
     this.rulebook = headOf(book)
     this.recalled = clause.recalled
     this.confidence = clause.confidence
+    this.basis = clause.basis
     this.referenceBandwidthHz = referenceFor(clause, place.carrier, place.emission)
   }
 

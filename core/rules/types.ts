@@ -194,6 +194,8 @@ export interface CarrierFacts {
   kind?: 'handheld' | 'mobile'
   /** Gain of antenna less feed loss over a half-wave dipole, dB; null: not known. */
   antennaGainDbd?: number | null
+  /** How well it is known, ± dB; null: nobody says. */
+  antennaGainDoubtDb?: number | null
   /** How a figure of the receiver was come by; undefined for what it sends. */
   method?: ReceiverMethod
 }
@@ -238,6 +240,8 @@ export interface LimitFound {
   demands: DemandAnswer[]
   /** Bandwidth the emission is to be measured in, Hz; null where the clause names none. */
   referenceBandwidthHz: number | null
+  /** Where the rule counts: radiated power hangs on an antenna’s gain as well. */
+  basis: LimitClause['basis']
 }
 
 /** There is no figure, and why. */

@@ -10,5 +10,6 @@ export function carrierFacts(step: Pick<Step, 'set' | 'band' | 'channel'>, power
     channelSpacingHz: step.band.channelSpacingHz,
     kind: step.set.kind,
     antennaGainDbd: step.band.antennaGainDbd,
+    antennaGainDoubtDb: step.band.antennaGainDoubtDb,
   }
 }

@@ -4,6 +4,8 @@ import {
   calibrationAges,
   type Chain,
   chainContributions,
+  type EmissionClass,
+  type EmissionPlace,
   chainLossAt,
   type Instrument,
   instrumentContributions,
@@ -24,7 +26,7 @@ import {
 } from '../uncertainty'
 import type { Found } from './results'
 import { INSTRUMENT_ROLE, type Role } from './step'
-import { withoutNoise } from './withoutNoise'
+import { NO_LINES, type NoiseLines, withoutNoise } from './withoutNoise'
 
 /** A level taken to the radio’s socket. */
 export type FoundLevel = Found & { path: NonNullable<Found['path']> }
@@ -38,6 +40,8 @@ export interface NotCorrected {
 export interface CorrectedThrough {
   role?: RoleId
   signal?: Role['signal']
+  /** Whether it is the carrier, the default, or what the radio sends beside it. */
+  emission?: EmissionClass
 }
 
 /**
@@ -50,13 +54,15 @@ export function correctReading(
   context: Context,
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
-  const { role = INSTRUMENT_ROLE, signal = 'from-radio' } = through
+  const { role = INSTRUMENT_ROLE, signal = 'from-radio', emission = 'carrier' } = through
   // By far the most: a name that is put together anew each time is slow to compare.
   const usual = role === INSTRUMENT_ROLE && signal === 'from-radio'
-  return context.derive(reading, usual ? 'socket' : `socket:${role}:${signal}`, () =>
-    correctedThrough(reading, { seen: reading.seen, role, signal }, context),
+  return context.derive(reading, usual ? USUAL_NAMES[emission] : `socket:${role}:${signal}:${emission}`, () =>
+    correctedThrough(reading, { seen: reading.seen, role, signal, emission }, context),
   )
 }
+
+const USUAL_NAMES: Record<EmissionClass, string> = { carrier: 'socket', unwanted: 'socket:unwanted' }
 
 /**
  * What a generator was set to while something was seen, taken to the socket.
@@ -70,13 +76,13 @@ export function correctApplied(
   const seen = reading.applied[role]
   if (!seen) return null
   return context.derive(reading, `applied:${role}`, () =>
-    correctedThrough(reading, { seen, role, signal: 'to-radio' }, context),
+    correctedThrough(reading, { seen, role, signal: 'to-radio', emission: 'carrier' }, context),
   )
 }
 
 function correctedThrough(
   reading: Reading,
-  { seen, role, signal }: { seen: SeenLevel; role: RoleId; signal: Role['signal'] },
+  { seen, role, signal, emission }: Required<CorrectedThrough> & { seen: SeenLevel },
   context: Context,
 ): FoundLevel | NotCorrected {
   const way = reading.through[role]
@@ -84,7 +90,7 @@ function correctedThrough(
   if (!way || !chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)
   if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-  return correct({ reading, seen, way, chain, instrument, signal }, context)
+  return correct({ reading, seen, way, chain, instrument, signal, emission }, context)
 }
 
 /** True for a reading of a level. */
@@ -99,22 +105,26 @@ interface ToCorrect {
   chain: Chain
   instrument: Instrument
   signal: Role['signal']
+  emission: EmissionClass
 }
 
 function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected {
   const { seen, chain, instrument } = given
-  const path = pathOf(chain, seen.frequencyHz, context)
+  const path = pathOf(chain, seen.frequencyHz, given.emission, context)
   if ('why' in path) return path
   const notes: string[] = []
   const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
   if (chain.offsetOnInstrumentDb !== 0)
     notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
-  const floor = withoutNoise({ seen, chain, instrument, displayed, evenNoise: path.noise }, notes)
+  const floor = withoutNoise({ seen, chain, instrument, displayed, known: path.noise }, notes)
   const steps = betweenPoints(seen, notes)
-  const scatter = scatterOf(seen, notes)
-  const own = linesOf(scatter, floor.contribution, steps)
-  const total = totalBudget(path, { seen, instrument, displayed, own }, context)
-  const atInstrumentDbm = displayed - floor.correctionDb + (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
+  const more = linesOf(scatterOf(seen, notes), steps, sweepsApart(seen, notes))
+  const total = totalBudget(path, { seen, instrument, displayed, noise: floor.lines, more }, context)
+  const atInstrumentDbm =
+    displayed -
+    floor.correctionDb -
+    (seen.sweeps?.spreadDb ?? 0) / 2 +
+    (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
   addDoubts(given, context, notes)
   if (Math.abs(total.shift) >= 0.005 && !floor.isUpperBound)
     notes.push(
@@ -132,16 +142,9 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
   }
 }
 
-const NO_LINES: readonly Contribution[] = []
-
-/** The lines there are of what a reading adds of its own: mostly none, or what noise leaves open. */
-function linesOf(
-  scatter: Contribution | null,
-  noise: Contribution | null,
-  steps: Contribution | null,
-): readonly Contribution[] {
-  if (scatter || steps) return [scatter, noise, steps].filter(one => one !== null)
-  return noise ? [noise] : NO_LINES
+/** The lines there are of what a reading adds of its own: mostly none. */
+function linesOf(...lines: (Contribution | null)[]): readonly Contribution[] {
+  return lines.some(one => one !== null) ? lines.filter(one => one !== null) : NO_LINES
 }
 
 /** What is assumed of the instrument, and calibrations out of date. */
@@ -178,32 +181,39 @@ function agesOf({ chain, reading, way }: ToCorrect, context: Context): Calibrati
 interface Path {
   lossDb: number
   contributions: Contribution[]
-  /** What noise leaves open where it is even, by its half-width: few, and shared by many readings. */
-  noise: Map<number, Contribution>
-  /** Budgets of readings that add no more than such noise: the same few come again and again. */
-  budgets: Map<Contribution | null, Map<number | string, Budget>>
+  noise: NoiseLines
+  /** Budgets of readings that add no more than what noise leaves open: the same few come again and again. */
+  budgets: Map<readonly Contribution[], Map<number | string, Budget>>
 }
 
-/** The ways through a chain as it stands, by frequency. */
-function pathOf(chain: Chain, frequencyHz: number, context: Context): Path | NotCorrected {
+/** The ways through a chain as it stands, by frequency and by what is sent. */
+function pathOf(
+  chain: Chain,
+  frequencyHz: number,
+  emission: EmissionClass,
+  context: Context,
+): Path | NotCorrected {
   const paths = context.derive(chain, 'paths', () => ({
     instrument: context.instrument(chain.instrumentId)!,
-    at: new Map<number, Path | NotCorrected>(),
+    at: { carrier: new Map<number, Path | NotCorrected>(), unwanted: new Map<number, Path | NotCorrected>() },
   }))
-  return kept(paths.at, frequencyHz, () => pathAt(chain, paths.instrument, frequencyHz))
+  return kept(paths.at[emission], frequencyHz, () =>
+    pathAt(chain, paths.instrument, { frequencyHz, emission }),
+  )
 }
 
 /**
  * What the way from the socket to the instrument does at a frequency; the same for every reading through it.
  */
-function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path | NotCorrected {
+function pathAt(chain: Chain, instrument: Instrument, place: EmissionPlace): Path | NotCorrected {
+  const { frequencyHz } = place
   const reach = reachAt(chain, instrument, frequencyHz)
   if (!reach.covered) return { why: reach.why }
   const loss = chainLossAt(chain, instrument, frequencyHz)
   return loss.known
     ? {
         lossDb: loss.lossDb,
-        contributions: chainContributions(chain, instrument, frequencyHz),
+        contributions: chainContributions(chain, instrument, place),
         noise: new Map(),
         budgets: new Map(),
       }
@@ -214,20 +224,10 @@ function pathAt(chain: Chain, instrument: Instrument, frequencyHz: number): Path
  * An analyser's budget hangs on the level only by what the reading adds of its own, a meter's on the level
  * besides; equal ones are worked out once.
  */
-function totalBudget(
-  path: Path,
-  {
-    seen,
-    instrument,
-    displayed,
-    own,
-  }: { seen: SeenLevel; instrument: Instrument; displayed: number; own: readonly Contribution[] },
-  context: Context,
-): Budget {
-  const first = own[0] ?? null
-  const isOwn = own.length > 1 || (first !== null && path.noise.get(first.halfWidth) !== first)
+function totalBudget(path: Path, reading: OwnLines, context: Context): Budget {
+  const { seen, instrument, displayed, noise, more } = reading
   const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
-  const known = isOwn ? undefined : path.budgets.get(first)?.get(key)
+  const known = more.length > 0 ? undefined : path.budgets.get(noise)?.get(key)
   if (known) return known
   const made = budget(
     [
@@ -236,12 +236,23 @@ function totalBudget(
         resolutionDb: seen.resolutionDb,
       }),
       ...path.contributions,
-      ...own,
+      ...noise,
+      ...more,
     ],
     context.distributions,
   )
-  if (!isOwn) kept(path.budgets, first, () => new Map<number | string, Budget>()).set(key, made)
+  if (more.length === 0) kept(path.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
   return made
+}
+
+/** A reading with what it adds of its own to the budget of its path. */
+interface OwnLines {
+  seen: SeenLevel
+  instrument: Instrument
+  displayed: number
+  /** What noise leaves open: the very same list for many readings. */
+  noise: readonly Contribution[]
+  more: readonly Contribution[]
 }
 
 function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {
@@ -268,6 +279,51 @@ function betweenPoints({ doubt }: SeenLevel, notes: string[]): Contribution | nu
     distribution: 'between-points',
     halfWidth: halfWidthDb,
   })
+}
+
+/**
+ * Range over standard deviation of so many normal values, by their number.
+ * @see the factor d2 of control charts, ISO 7870-2 (from memory).
+ */
+const RANGE_OVER_DEVIATION = [0, 0, 1.128, 1.693, 2.059, 2.326, 2.534, 2.704, 2.847, 2.97, 3.078]
+
+/** What several levels at one frequency of a trace leave open: the highest was read, their middle is meant. */
+function sweepsApart({ sweeps }: SeenLevel, notes: string[]): Contribution | null {
+  if (!sweeps || sweeps.spreadDb === 0) return null
+  notes.push(
+    `The trace says ${sweeps.levels} different things of this frequency, ${printDb(sweeps.spreadDb)} apart: the middle of them is taken, and the rest is left open.`,
+  )
+  const known = RANGE_OVER_DEVIATION.length - 1
+  const deviationDb = sweeps.spreadDb / RANGE_OVER_DEVIATION[Math.min(sweeps.levels, known)]!
+  const standardDb = deviationDb / Math.sqrt(Math.min(sweeps.levels, known))
+  return contribution({
+    id: 'sweeps',
+    group: 'sweeps',
+    label: 'The trace contradicts itself',
+    distribution: 'student-t',
+    halfWidth: 2 * standardDb,
+    degreesOfFreedom: Math.min(sweeps.levels, known) - 1,
+  })
+}
+
+/**
+ * A level with something more to be taken off it, or left open: its budget is made anew.
+ * @param more.correctionDb - to subtract, dB.
+ */
+export function withMore(
+  found: FoundLevel,
+  more: { correctionDb?: number; lines: readonly Contribution[]; notes?: readonly string[] },
+  context: Context,
+): FoundLevel {
+  const { correctionDb = 0, lines, notes = [] } = more
+  const total = budget([...found.budget.contributions, ...lines], context.distributions)
+  return {
+    ...found,
+    value: found.value - found.budget.shift - correctionDb + total.shift,
+    path: { ...found.path, atInstrumentDbm: found.path.atInstrumentDbm - correctionDb },
+    budget: total,
+    notes: [...found.notes, ...notes],
+  }
 }
 
 /** True for a reading that could be corrected. */

@@ -52,9 +52,11 @@ export { stepChecks } from './stepChecks'
 export {
   correctApplied,
   correctReading,
+  withMore,
   isCorrected,
   isLevel,
   type CorrectedThrough,
   type FoundLevel,
   type NotCorrected,
 } from './correctReading'
+export { detectionOf } from './withoutNoise'

@@ -81,7 +81,7 @@ export interface Question {
 
 /** Something worth doing before the verdict is believed. */
 export interface Offer {
-  id: 'pad-test'
+  id: 'pad-test' | 'bandwidth'
   slotId: string
   words: string
 }

@@ -83,12 +83,18 @@ export function part(
 
 /** A meter whose figures are stated, not assumed. */
 export function meterOf(change: Partial<PowerMeter>): PowerMeter {
-  return { ...newPowerMeter('pm'), inLine: false, vswr: 1.1, assumed: false, ...change }
+  return { ...newPowerMeter('pm'), inLine: false, sensor: 'thermal', vswr: 1.1, assumed: false, ...change }
 }
 
 /** An analyser to 3 GHz whose figures are stated, not assumed. */
 export function analyserOf(change: Partial<SpectrumAnalyser>): SpectrumAnalyser {
-  return { ...newSpectrumAnalyser('an'), assumed: false, toHz: 3e9, ...change }
+  return {
+    ...newSpectrumAnalyser('an'),
+    assumed: false,
+    toHz: 3e9,
+    detection: { shows: 'mean', looks: 1e6 },
+    ...change,
+  }
 }
 
 /** One simulated bench that reads a carrier of `powerW` through `parts`, with its truth. */

@@ -1,5 +1,6 @@
 export { coverageStudy, COVERAGE_DEFAULTS, type CoverageOptions, type CoverageRow } from './coverageStudy'
 export { benchKinds } from './benchKinds'
 export type { BenchKind } from './benchDraws'
+export { PHYSICAL_DEFAULTS, type PhysicalOptions, type PhysicalRow, physicalStudy } from './physical'
 export { hearingStudy, type HearingOptions, type HearingRow } from './hearing/hearingStudy'
 export { hearingKinds } from './hearing/hearingKinds'

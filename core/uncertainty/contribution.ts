@@ -1,9 +1,9 @@
 import { assertInRange } from '../errors'
 
 /**
- * The shapes an uncertainty can have. The first five are symmetric in dB (JCGM 100:2008, 4.3); the
- * last four are what nature does, exactly: a share of power, two reflecting ports, noise in a reading, a peak
- * between two points.
+ * The shapes an uncertainty can have. The first five are symmetric in dB (JCGM 100:2008, 4.3); the others are what
+ * nature does, exactly: a share of power, two reflecting ports, noise in a reading, a peak between two points, a
+ * carrier under a display.
  */
 export type Distribution =
   | 'normal'
@@ -15,6 +15,7 @@ export type Distribution =
   | 'two-ports'
   | 'noise-removed'
   | 'between-points'
+  | 'displayed'
 
 /** Families under which contributions are shown together. */
 export type ContributionGroup =
@@ -23,6 +24,12 @@ export type ContributionGroup =
   | 'part'
   | 'mismatch'
   | 'floor'
+  | 'ambient'
+  | 'display'
+  | 'scale'
+  | 'harmonics'
+  | 'antenna'
+  | 'sweeps'
   | 'steps'
   | 'stepping'
   | 'curve'
@@ -49,10 +56,17 @@ export interface Contribution {
   /** Names the error itself: two readings with the same key share it, and it cancels in their ratio. */
   sharedKey: string | null
   /**
-   * What the last three shapes need besides: relative power ±h, |Γ1||Γ2|, or dB above the floor. 0 for the
-   * others.
+   * What some shapes need besides: relative power ±h, |Γ1||Γ2|, or dB above the floor. 0 for the others.
    */
   parameter: number
+  /** Edges of the cells of a `displayed` one, and a name for them that no other has; null for the others. */
+  table: ContributionTable | null
+}
+
+/** A shape given by the edges of its cells. */
+export interface ContributionTable {
+  key: string
+  edges: readonly number[]
 }
 
 const DIVISOR: Record<Distribution, number> = {
@@ -65,6 +79,7 @@ const DIVISOR: Record<Distribution, number> = {
   'two-ports': Math.SQRT2,
   'noise-removed': Math.sqrt(3),
   'between-points': Math.sqrt(45 / 4),
+  displayed: 2,
 }
 
 /** What a line of a budget is made from, in the budget’s unit. */
@@ -73,12 +88,13 @@ export interface ContributionInput {
   group: ContributionGroup
   label: string
   distribution: Distribution
-  /** ±a for the bounded shapes; the k = 2 expanded uncertainty for a normal one. */
+  /** ±a for the bounded shapes; the k = 2 expanded uncertainty for a normal or a displayed one. */
   halfWidth: number
   degreesOfFreedom?: number
   assumed?: boolean
   sharedKey?: string | null
   parameter?: number
+  table?: ContributionTable
 }
 
 /**
@@ -97,6 +113,7 @@ export function contribution(input: ContributionInput): Contribution {
     assumed = false,
     sharedKey = null,
     parameter = 0,
+    table = null,
   } = input
   assertInRange(`Half-width of ${label}`, halfWidth, 0, Number.MAX_VALUE)
   return {
@@ -109,6 +126,7 @@ export function contribution(input: ContributionInput): Contribution {
     assumed,
     sharedKey,
     parameter,
+    table,
     standardUncertainty: halfWidth / DIVISOR[distribution],
   }
 }

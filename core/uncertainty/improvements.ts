@@ -20,6 +20,10 @@ const REACHABLE = {
   meterDb: 0.22,
   /** A path measured with the generator, k = 2. */
   measuredDb: 0.15,
+  /** A scale checked with a pad of known loss. */
+  scaleDb: 0.2,
+  /** An antenna on a range. */
+  antennaDb: 1,
 } as const
 
 /** A gain smaller than this is not worth a line: dB, or for figures in another unit a share of the range. */
@@ -82,6 +86,37 @@ function betterThan(
         words: 'Noise: 10 dB less padding, or a narrower resolution bandwidth',
         change: one => scaled(one, 0.1),
       }
+    case 'display':
+      return {
+        words: first.assumed
+          ? 'Say how the analyser shows a level, or average the power of many sweeps'
+          : 'Average the power of many sweeps, or 10 dB less padding',
+        change: one => scaled(one, 0.1),
+      }
+    case 'ambient':
+      return {
+        words: 'What is there anyway: a screened place, or another time of day',
+        change: one => scaled(one, 0.1),
+      }
+    case 'scale':
+      return {
+        words: `${first.label}: check the scale with a known pad (±${REACHABLE.scaleDb} dB)`,
+        change: one => scaled(one, Math.min(1, REACHABLE.scaleDb / total)),
+      }
+    case 'harmonics':
+      return {
+        words: 'Read the harmonics at the same step, or put a low-pass before the meter',
+        change: one => scaled(one, 0.1),
+      }
+    case 'antenna':
+      return total <= REACHABLE.antennaDb
+        ? null
+        : {
+            words: `The antenna’s gain measured, or stated by somebody who has (±${REACHABLE.antennaDb} dB)`,
+            change: one => scaled(one, REACHABLE.antennaDb / total),
+          }
+    case 'sweeps':
+      return { words: 'A trace that says one thing of each frequency', change: one => scaled(one, 0.1) }
     case 'steps':
       return { words: 'A finer trace, or a zoom on the peak', change: one => scaled(one, 0.06) }
     case 'stepping':
@@ -109,6 +144,7 @@ function scaled(one: Contribution, factor: number): Contribution {
     ...one,
     distribution: SYMMETRIC[one.distribution] ?? one.distribution,
     parameter: 0,
+    table: null,
     halfWidth: one.halfWidth * factor,
     standardUncertainty: one.standardUncertainty * factor,
   }
@@ -120,4 +156,5 @@ const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['dist
   'noise-removed': 'rectangular',
   'between-points': 'rectangular',
   'two-ports': 'u-shaped',
+  displayed: 'normal',
 }

@@ -1,6 +1,7 @@
 export { BETWEEN_POINTS_MEAN } from './shapes'
 export {
   contribution,
+  type ContributionTable,
   type Contribution,
   type ContributionGroup,
   type ContributionInput,
@@ -23,6 +24,22 @@ export { percentAsDb, powerShareContribution, DB_PER_UNIT_POWER } from './percen
 export { coverageFactor, probabilityBelow } from './studentT'
 export { floorEffect, floorBiasDb, CORRECT_BELOW_DB, type FloorEffect } from './noiseFloor'
 export { mismatchContribution, mismatchHalfWidthDb, mismatchLimitsDb } from './mismatch'
+export { type HarmonicInMeter, peakMeterEffect } from './peakMeter'
 export { steppedTraceLossDb } from './traceSteps'
 export { correlatedUncertainty, type SensitiveInput } from './correlated'
 export { propagate, type Propagated } from './propagate'
+export {
+  ASSUMED_MEAN_OF,
+  type Detection,
+  type Display,
+  displayEffect,
+  DISPLAYS,
+  type FloorFrom,
+  lawsOf,
+  lookBelow,
+  lookLogarithm,
+  meanScatterDb,
+  noiseAloneDb,
+  signalUnderNoise,
+  UNKNOWN_DETECTION,
+} from './display'

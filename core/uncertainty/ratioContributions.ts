@@ -25,6 +25,7 @@ export function ratioContributions(
         label: `${one.label}, carrier`,
         distribution: SYMMETRIC[one.distribution] ?? one.distribution,
         parameter: 0,
+        table: null,
       })),
   ]
 }
@@ -34,4 +35,5 @@ const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['dist
   'two-ports': 'u-shaped',
   'noise-removed': 'rectangular',
   'between-points': 'rectangular',
+  displayed: 'normal',
 }

@@ -1,5 +1,6 @@
 import besselJ0 from '@stdlib/math-base-special-besselj0'
 import { DB_PER_UNIT_POWER } from './percentOfPower'
+import { CELL_EDGES } from './display/signalUnderNoise'
 import { studentCharacteristic } from './studentCharacteristic'
 import type { Contribution } from './contribution'
 
@@ -84,6 +85,8 @@ export function shapeOf(contribution: Contribution): Shape {
       return noiseRemoved(contribution.parameter, a)
     case 'between-points':
       return cells(p => a * (p * p - BETWEEN_POINTS_MEAN), false)
+    case 'displayed':
+      return tabulated(contribution.table!.edges)
   }
 }
 
@@ -168,6 +171,36 @@ function noiseRemoved(aboveDb: number, halfWidth: number): Shape {
     above <= 0 ? -Infinity : DB_PER_UNIT_POWER * Math.log(1 - 10 ** (-above / 10))
   const stated = signal(aboveDb)
   return cells(p => signal(aboveDb - floorDoubtDb * (1 - 2 * p)) - stated, aboveDb - floorDoubtDb <= 0)
+}
+
+/** A shape given by the edges of its cells, each taken as level. */
+function tabulated(edges: readonly number[]): Shape {
+  const parts = edges.slice(1).map((to, i) => ({
+    weight: CELL_EDGES[i + 1]! - CELL_EDGES[i]!,
+    middle: (edges[i]! + to) / 2,
+    half: (to - edges[i]!) / 2,
+  }))
+  return {
+    characteristic: (t, out) => {
+      let re = 0
+      let im = 0
+      for (const { weight, middle, half } of parts) {
+        const size = weight * sinc(half * t)
+        re += size * Math.cos(middle * t)
+        im += size * Math.sin(middle * t)
+      }
+      out.re = re
+      out.im = im
+    },
+    draw: p => {
+      const i = CELL_EDGES.findIndex(edge => edge > p) - 1
+      const share = (p - CELL_EDGES[i]!) / (CELL_EDGES[i + 1]! - CELL_EDGES[i]!)
+      return edges[i]! + share * (edges[i + 1]! - edges[i]!)
+    },
+    reach: Math.max(...edges.map(Math.abs)),
+    symmetric: false,
+    clipped: false,
+  }
 }
 
 /**

@@ -38,6 +38,7 @@ export function analyser(change: Partial<SpectrumAnalyser> = {}): SpectrumAnalys
     resolution: 0,
     amplitudeAccuracyDb: 1,
     floorDbm: -100,
+    detection: { shows: 'mean', looks: 1e6 },
     ...change,
   }
 }
@@ -52,6 +53,7 @@ export function meter(change: Partial<PowerMeter> = {}): PowerMeter {
     accuracyPercent: 5,
     accuracyOf: 'reading',
     inLine: false,
+    sensor: 'thermal',
     ...change,
   }
 }

@@ -1,4 +1,6 @@
 import Joi from 'joi'
+import { METER_SENSORS } from '../../chain'
+import { DISPLAYS } from '../../uncertainty'
 import { db, list, hz, id, line, power, time } from './parts'
 
 const loss = Joi.alternatives(
@@ -48,6 +50,11 @@ const part = Joi.object({
   fromHz: hz.allow(null).required(),
   toHz: hz.allow(null).required(),
 })
+/** How a display makes one level of many looks. */
+export const detection = Joi.object({
+  shows: Joi.valid(...DISPLAYS).required(),
+  looks: Joi.number().integer().min(1).max(1e6).allow(null).required(),
+})
 const instrumentBase = {
   id: id.required(),
   name: line.required(),
@@ -70,6 +77,7 @@ export const instrument = Joi.alternatives(
     fullScaleW: power.required(),
     maxInputW: power.required(),
     inLine: Joi.boolean().required(),
+    sensor: Joi.valid(...METER_SENSORS).required(),
   }),
   Joi.object({
     ...instrumentBase,
@@ -81,6 +89,8 @@ export const instrument = Joi.alternatives(
     amplitudeAccuracyDb: Joi.number().min(0).max(60).required(),
     floorDoubtDb: Joi.number().min(0).max(60).required(),
     flatnessDb: Joi.number().min(0).max(60).allow(null).required(),
+    scaleDbPer10Db: Joi.number().min(0).max(10).allow(null).required(),
+    detection: detection.required(),
   }),
   Joi.object({
     ...instrumentBase,

@@ -24,6 +24,7 @@ const band = Joi.object({
   channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(),
   alsoSpacingsHz: Joi.array().items(Joi.number().greater(0).max(1e7)).unique().max(10).required(),
   antennaGainDbd: Joi.number().min(-60).max(60).allow(null).required(),
+  antennaGainDoubtDb: Joi.number().min(0).max(60).allow(null).required(),
   receives: list(
     Joi.object({
       id: id.required(),

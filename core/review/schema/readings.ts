@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { LEVEL_UNITS, FIGURE_UNITS } from '../../quantity'
-import { pins } from './bench'
+import { SIGNAL_NATURES } from '../readingTypes'
+import { detection, pins } from './bench'
 import { line, id, db, hz, text, time } from './parts'
 
 const source = Joi.alternatives(
@@ -38,6 +39,12 @@ const seenLevel = Joi.object({
     .allow(null)
     .required(),
   repeatsDbm: Joi.array().items(db).max(100).required(),
+  detection,
+  nature: Joi.valid(...SIGNAL_NATURES),
+  sweeps: Joi.object({
+    levels: Joi.number().integer().min(2).max(1e6).required(),
+    spreadDb: Joi.number().min(0).max(400).required(),
+  }),
 })
 const seenFigure = Joi.object({
   as: Joi.valid('figure').required(),

@@ -1,36 +1,67 @@
 import type { Context } from '../../context'
-import { wattsFromDbm } from '../../quantity'
-import { correctReading, isCorrected, isLevel, type Step, stepId } from '../../step'
+import { dbmFromWatts, printClaimW, wattsFromDbm } from '../../quantity'
+import { isCorrected, isLevel, type Step, stepId } from '../../step'
 import type { Contribution } from '../../uncertainty'
 import { CARRIER_POWER_ID, CARRIER_SLOT } from './carrier-power/plan'
+import { correctCarrier } from './correctCarrier'
+import { LOG_MOMENTS_S, momentSlotId, POWER_OVER_TIME_ID } from './power-over-time/plan'
 
 /** The carrier power a limit is worked out from, and how well it is known. */
 export interface CarrierForLimit {
   powerW: number
-  /** Empty when it is only the claim: nobody knows how far off that is. */
+  /** Least it is taken for: `powerW` where it was read, less where there is only the claim. */
+  lowestW: number
+  /** Empty when it is only the claim. */
   contributions: readonly Contribution[]
-  from: 'carrier-power' | 'first-line' | 'claim'
+  from: 'carrier-power' | 'power-over-time' | 'first-line' | 'claim'
   words: string
 }
 
 /** Slot of the carrier among its harmonics. */
 export const FIRST_LINE_SLOT = 'x1'
 
+/** So much less than claimed a carrier may be that nobody has read, dB (common practice, no source). */
+export const CLAIM_SHORT_DB = 3
+
+/** Where the power of a carrier is read besides its harmonics, the best first. */
+const POWER_PLACES = [
+  {
+    from: 'carrier-power',
+    stationId: CARRIER_POWER_ID,
+    slots: [CARRIER_SLOT],
+    words: 'carrier as read at the carrier power station',
+  },
+  {
+    from: 'power-over-time',
+    stationId: POWER_OVER_TIME_ID,
+    slots: LOG_MOMENTS_S.map(momentSlotId),
+    words: 'carrier as first read in the log of its power',
+  },
+] as const
+
 /**
- * Mean power of the fundamental for the limit: as read at the carrier power station, else the ×1 line
- * of this step, else the claim until one of them is read. null when nobody says anything.
+ * Mean power of the fundamental for the limit: as read at any power station for this channel and level, else the ×1
+ * line of this step, else the claim until one of them is read: that is no measurement, and the carrier is taken for
+ * anything from it down to 3 dB under it. null when nobody says anything.
  */
 export function carrierForLimit(step: Step, context: Context): CarrierForLimit | null {
   const { channel, band, claim } = step
-  const place = stepId(CARRIER_POWER_ID, { band, channel, level: step.setting.level })
-  const metered = fromReading(step, { stepId: place, slot: CARRIER_SLOT }, context)
-  if (metered)
-    return { ...metered, from: 'carrier-power', words: 'carrier as read at the carrier power station' }
-  const first = firstLineCarrier(step, context)
-  if (first) return first
+  const [first] = POWER_PLACES
+  for (const place of POWER_PLACES) {
+    const id = stepId(place.stationId, { band, channel, level: step.setting.level })
+    for (const slot of place.slots) {
+      const read = fromReading(step, { stepId: id, slot }, context)
+      if (read) return { ...read, from: place.from, words: place.words }
+    }
+    if (place === first) {
+      const line = firstLineCarrier(step, context)
+      if (line) return line
+    }
+  }
   if (claim.kind !== 'watts') return null
   return {
     powerW: claim.powerW,
+    lowestW: wattsFromDbm(dbmFromWatts(claim.powerW) - CLAIM_SHORT_DB),
     contributions: [],
     from: 'claim',
     words: 'by the claim, until the carrier is read',
@@ -46,14 +77,25 @@ export function firstLineCarrier(step: Step, context: Context): CarrierForLimit 
   return first && { ...first, from: 'first-line', words: 'carrier as read in the ×1 line' }
 }
 
+/** The power a limit is judged with: one figure, or the two it lies between. */
+export function carrierPower({ from, powerW, lowestW }: CarrierForLimit) {
+  return from === 'claim' ? { lowestW, highestW: powerW, why: claimOnlyWords(powerW) } : powerW
+}
+
+/** What is said where there is only a claim. */
+export function claimOnlyWords(powerW: number): string {
+  return `A claim is no measurement: until the carrier is read, the limit allows for anything from the claimed ${printClaimW(powerW)} down to ${CLAIM_SHORT_DB} dB under it.`
+}
+
 function fromReading(
   step: Step,
   at: { stepId: string; slot: string },
   context: Context,
-): Pick<CarrierForLimit, 'powerW' | 'contributions'> | null {
+): Pick<CarrierForLimit, 'powerW' | 'lowestW' | 'contributions'> | null {
   const reading = context.reading(step.set.id, at.stepId, at.slot)
   if (!reading || !isLevel(reading)) return null
-  const found = correctReading(reading, context)
+  const found = correctCarrier(reading, step, context)
   if (!isCorrected(found) || found.isUpperBound) return null
-  return { powerW: wattsFromDbm(found.value), contributions: found.budget.contributions }
+  const powerW = wattsFromDbm(found.value)
+  return { powerW, lowestW: powerW, contributions: found.budget.contributions }
 }

@@ -38,7 +38,9 @@ describe('loss of a part', () => {
         known: false,
         why: expect.stringContaining('lies outside'),
       })
-    expect(partLossAt(pad(3, { loss: { kind: 'table', points: [] } }), 1e8)).toMatchObject({ known: false })
+    expect(partLossAt(pad(3, { loss: { kind: 'table', points: [] } }), 1e8)).toMatchObject({
+      known: false,
+    })
     expect(partLossAt(pad(3, { toHz: 5e8 }), 6e8)).toMatchObject({
       known: false,
       why: expect.stringContaining('usable to'),
@@ -108,8 +110,18 @@ describe('a chain', () => {
 })
 
 describe('contributions of a chain', () => {
+  const at100MHz = { frequencyHz: 1e8, emission: 'carrier' } as const
+
+  it('takes a radio’s output to reflect 0.95 beside its carrier (assumed), and a 10 dB pad to help tenfold', () => {
+    const beside = { frequencyHz: 2e8, emission: 'unwanted' } as const
+    const bare = chainContributions(chainOf([]), analyser({ vswr: 1.5 }), beside)
+    expect(bare[0]).toMatchObject({ parameter: expect.closeTo(0.95 * 0.2, 9), assumed: true })
+    const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), beside)
+    expect(padded[0]!.halfWidth).toBeCloseTo(((20 / Math.LN10) * 0.95 * 0.2) / 10, 9)
+  })
+
   it('takes mismatch between every two facing ports, weakened by twice the loss between', () => {
-    const bare = chainContributions(chainOf([]), analyser({ vswr: 1.5 }), 1e8)
+    const bare = chainContributions(chainOf([]), analyser({ vswr: 1.5 }), at100MHz)
     expect(bare).toEqual([
       expect.objectContaining({
         group: 'mismatch',
@@ -117,9 +129,9 @@ describe('contributions of a chain', () => {
         halfWidth: expect.closeTo((20 / Math.LN10) * (1 / 3) * 0.2, 6),
       }),
     ])
-    const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), 1e8)
+    const padded = chainContributions(chainOf([pad(10)]), analyser({ vswr: 1.5 }), at100MHz)
     expect(padded[0]?.halfWidth).toBeCloseTo(bare[0]!.halfWidth / 10, 6)
-    expect(chainContributions(chainOf([pad(40)]), analyser({ vswr: 1.5 }), 1e8)).toEqual([])
+    expect(chainContributions(chainOf([pad(40)]), analyser({ vswr: 1.5 }), at100MHz)).toEqual([])
   })
 
   it('takes the accuracy of a meter of reading and of full scale', () => {

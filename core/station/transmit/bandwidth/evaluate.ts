@@ -14,12 +14,12 @@ import {
   ratioDoubt,
   type StationAnswer,
 } from '../../../judging'
-import { dbmFromWatts, printDb, printDbc, printHz } from '../../../quantity'
+import { printDb, printDbc, printHz } from '../../../quantity'
 import type { FigureReading, RadioSet } from '../../../review'
 import { adjacentFilterHz } from '../../../signal'
 import type { Question, Slot, SlotResult, Step, StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
-import { carrierForLimit } from '../carrierForLimit'
+import { carrierForLimit, carrierPower } from '../carrierForLimit'
 import { planBandwidth } from './plan'
 
 /** Wider than this, Hz, no voice channel is. */
@@ -82,21 +82,23 @@ function adjacent({ step, slot, reading }: Place, context: Context): SlotResult 
     found,
     {
       about: 'adjacent-power',
-      carrierW: carrier.powerW,
+      carrierW: carrierPower(carrier),
       emission: { frequencyHz: slot.frequencyHz, harmonic: null },
-      fromDbm: dbmFromWatts(carrier.powerW),
+      isRatio: true,
+      carrierLines: carrier.contributions,
       cannotWords: 'Cannot be judged yet',
     },
     context,
   )
-  const { limit, verdict, words } = governingOf(each)
+  const { limit, verdict, words, ratio } = governingOf(each)
   return {
     ...base,
     limit,
+    ratio,
     each,
     verdict,
     words: verdict.state === 'no-figure' ? `${shown}; no figure in law` : words,
-    notes: [`${shown} of ${carrier.words}.`, ...notes],
+    notes: [`${shown} of ${carrier.words}.`, ...(verdict.why ? [verdict.why] : []), ...notes],
   }
 }
 

@@ -15,7 +15,6 @@ import {
 import { printPercent, printWatts, wattsFromDbm } from '../../../quantity'
 import type { LevelReading } from '../../../review'
 import {
-  correctReading,
   type FoundLevel,
   isCorrected,
   isRead,
@@ -26,6 +25,7 @@ import {
   type Step,
   type StepResult,
 } from '../../../step'
+import { correctCarrier } from '../correctCarrier'
 import { askAboutCarrier } from './questions'
 
 /** Judges the carrier of one step against its claim, and against what the rulebooks allow. */
@@ -50,7 +50,7 @@ export function evaluateCarrierPower(step: Step, context: Context): StepResult {
 function carrierResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = levelIn(step, slot, context)
   if (!reading) return openSlot(step, slot, context)
-  const found = correctReading(reading, context)
+  const found = correctCarrier(reading, step, context)
   if (!isCorrected(found)) return notCorrected(slot, reading, found.why)
   return judged(step, { slot, reading, found }, context)
 }

@@ -3,9 +3,8 @@ import { type Verdict, verdictWithout, worstVerdict } from '../../../decision'
 import { evaluateOnce, notCorrected, NOTHING, openSlot } from '../../../judging'
 import { printWatts, wattsFromDbm } from '../../../quantity'
 import type { LevelReading, StepReadings } from '../../../review'
-import { emissionEdges, limitsOfCarrier, strictestOf } from '../../../rules'
+import { emissionEdges, strictestOf } from '../../../rules'
 import {
-  carrierFacts,
   correctReading,
   type FoundLevel,
   isCorrected,
@@ -20,8 +19,8 @@ import { type CarrierForLimit, carrierForLimit } from '../carrierForLimit'
 import { anyAmbient, besideAmbient } from './ambient'
 import { isFirstLine, momentWords, moreSlots, otherIds, slotAt } from './harmonicSlots'
 import { JudgedHarmonic } from './judgedHarmonic'
-import { type BookLimits, emissionOf, type JudgedBy } from './judgeHarmonic'
-import { offersFor } from './offers'
+import { bookLimits, type BookLimits, emissionOf, type JudgedBy } from './judgeHarmonic'
+import { bandwidthOffers, offersFor } from './offers'
 import { askAboutHarmonic } from './questions'
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
@@ -57,7 +56,7 @@ function summedUp(
     verdict: worst.verdict,
     governs: worst.governs,
     words: anything ? `${worst.governs.words}${momentWords(worst.governs.slot)}` : 'Not measured',
-    offers: offersFor(step, worst.governs, context),
+    offers: [...offersFor(step, worst.governs, context), ...bandwidthOffers(slots)],
     questions: slots.flatMap(result => askAboutHarmonic(step, result, first, context)),
     progress: {
       read: results.planned.filter(isRead).length,
@@ -78,17 +77,18 @@ interface StepJudging {
 
 /** The rulebooks of a step, ready for the harmonics of its carrier. */
 function booksFor(step: Step, carrier: CarrierForLimit, context: Context): BookLimits[] {
-  const facts = carrierFacts(step, carrier.powerW)
   return context.rulebooksOf(step.band).map(rulebook => {
     const edges = context.derive(rulebook, 'edges', () => emissionEdges(rulebook))
-    return { rulebook, limits: limitsOfCarrier(rulebook, facts, edges), silent: new Map() }
+    return bookLimits(rulebook, { step, carrier, edges })
   })
 }
 
 function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotResult {
   const reading = judging.readings.get(slot.id)
   if (!reading || !isLevel(reading)) return openHarmonic(slot, judging, context)
-  const found = correctReading(reading, context)
+  const found = correctReading(reading, context, {
+    emission: isFirstLine(slot) ? 'carrier' : 'unwanted',
+  })
   if (!isCorrected(found)) return notCorrected(slot, reading, found.why)
   if (isFirstLine(slot))
     return shown(
@@ -110,7 +110,7 @@ function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotRes
       },
     )
   const beside = judging.hasAmbient
-    ? besideAmbient(found, judging.readings.get(slotAt(slot, 'ambient').id), context)
+    ? besideAmbient({ reading, found, ambient: judging.readings.get(slotAt(slot, 'ambient').id) }, context)
     : { found, notes: NOTHING.notes }
   const read = { slot, reading, found: beside.found, ambient: beside.notes, emission: emissionOf(slot) }
   return new JudgedHarmonic(read, judging.by, context)

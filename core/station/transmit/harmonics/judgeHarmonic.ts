@@ -1,26 +1,47 @@
 import type { Context } from '../../../context'
 import { kept } from '../../../derive'
-import { decide, type Verdict, verdictWords } from '../../../decision'
-import { withoutFigure } from '../../../judging'
+import { decide, decideBetween, type LimitBetween, type Verdict, verdictWords } from '../../../decision'
+import { antennaLines, withoutFigure } from '../../../judging'
+import { dbmFromWatts } from '../../../quantity'
+import type { SignalNature } from '../../../review'
 import {
   type EmissionFacts,
   evaluateLimit,
   type LimitAnswer,
   type LimitFound,
+  limitsOfCarrier,
   type LimitsOfCarrier,
   type Rulebook,
 } from '../../../rules'
 import { carrierFacts, type FoundLevel, type Judgement, type Slot, type Step } from '../../../step'
-import { type Budget, budget, ratioContributions } from '../../../uncertainty'
-import { type CarrierForLimit, firstLineCarrier } from '../carrierForLimit'
+import { type Budget, budget, type Contribution, ratioContributions } from '../../../uncertainty'
+import { type CarrierForLimit, claimOnlyWords, firstLineCarrier } from '../carrierForLimit'
+import { countedOtherwise } from './countedOtherwise'
 import { harmonicOf } from './harmonicSlots'
+import { scaleLines } from './scaleLines'
 
 /** A rulebook with its limits ready for the harmonics of one carrier, worked out once for all of them. */
 export interface BookLimits {
   rulebook: Rulebook
   limits: LimitsOfCarrier
+  /** The same for the least the carrier is taken for, where nobody has read it; null where it was read. */
+  lowest: LimitsOfCarrier | null
   /** What it says where it has no figure, by its answer: the same of many harmonics, and made once. */
   silent: Map<LimitAnswer, Judgement>
+}
+
+/** Prepares a rulebook for the harmonics of a step. */
+export function bookLimits(
+  rulebook: Rulebook,
+  { step, carrier, edges }: { step: Step; carrier: CarrierForLimit; edges: readonly number[] | null },
+): BookLimits {
+  const limitsAt = (powerW: number) => limitsOfCarrier(rulebook, carrierFacts(step, powerW), edges)
+  return {
+    rulebook,
+    limits: limitsAt(carrier.powerW),
+    lowest: carrier.from === 'claim' ? limitsAt(carrier.lowestW) : null,
+    silent: new Map(),
+  }
 }
 
 /** What the harmonics of one step are judged by. */
@@ -30,22 +51,35 @@ export interface JudgedBy {
   books: readonly BookLimits[]
 }
 
+/** A harmonic as it is judged. */
+export interface HarmonicSeen {
+  found: FoundLevel
+  emission: EmissionFacts
+  /** Bandwidth it was read in, Hz, and what the signal is, where anybody knows. */
+  measuredHz: number | null
+  nature: SignalNature | null
+}
+
 /**
  * Judges one corrected harmonic by one rulebook. Where the limit follows the carrier, the margin is a ratio:
- * what both
- * readings share cancels, and the carrier's own uncertainty enters. It is taken from whichever carrier leaves
- * less open.
+ * what both readings share cancels, and the carrier's own uncertainty enters. It is taken from whichever carrier
+ * leaves less open. Where a limit is only known to lie between two figures, it is judged at both.
  */
 export function judgeHarmonic(
-  { found, emission }: { found: FoundLevel; emission: EmissionFacts },
+  seen: HarmonicSeen,
   book: BookLimits,
   by: JudgedBy,
   context: Context,
 ): Judgement {
+  const { found, emission } = seen
   const limit = book.limits(emission)
   if (limit.kind !== 'limit')
     return kept(book.silent, limit, () => withoutFigure(limit, 'Cannot be judged yet'))
-  if (limit.slope === 0) return against({ limit, total: found.budget, ratio: null }, found, context)
+  const antenna = antennaLines(limit, by.step.band)
+  if (limit.slope === 0) {
+    const total = antenna.length > 0 ? withLines(found.budget, antenna, context) : found.budget
+    return against({ limit, total, ratio: null }, seen, { book, by }, context)
+  }
   const candidates = [
     by.carrier,
     ...(by.carrier.from === 'carrier-power' ? [firstLineCarrier(by.step, context)] : []),
@@ -56,13 +90,13 @@ export function judgeHarmonic(
         ? limit
         : evaluateLimit(book.rulebook, carrierFacts(by.step, carrier.powerW), emission))
     return carrier && own?.kind === 'limit' && own.slope !== 0
-      ? [{ limit: own, ratio: ratioBudget(found, carrier, context) }]
+      ? [{ limit: own, ratio: ratioBudget({ found, carrier, antenna }, context) }]
       : []
   })
   const best = candidates.reduce((a, b) =>
     b.ratio.standardUncertainty < a.ratio.standardUncertainty ? b : a,
   )
-  return against({ limit: best.limit, total: best.ratio, ratio: best.ratio }, found, context)
+  return against({ limit: best.limit, total: best.ratio, ratio: best.ratio }, seen, { book, by }, context)
 }
 
 /** A harmonic, or any other spur, as a rulebook sees it. */
@@ -70,26 +104,71 @@ export function emissionOf(slot: Slot): EmissionFacts {
   return { frequencyHz: slot.frequencyHz, harmonic: harmonicOf(slot) }
 }
 
-function ratioBudget(found: FoundLevel, carrier: CarrierForLimit, context: Context): Budget {
-  return carrier.contributions.length === 0
-    ? found.budget
-    : budget(ratioContributions(found.budget.contributions, carrier.contributions), context.distributions)
+function ratioBudget(
+  {
+    found,
+    carrier,
+    antenna,
+  }: { found: FoundLevel; carrier: CarrierForLimit; antenna: readonly Contribution[] },
+  context: Context,
+): Budget {
+  const own = found.budget.contributions
+  if (carrier.contributions.length === 0 && antenna.length === 0) return found.budget
+  const levelsDb = dbmFromWatts(carrier.powerW) - found.value
+  const scale = scaleLines(carrier.contributions, own, levelsDb, context)
+  return budget(
+    [...ratioContributions(own, carrier.contributions), ...antenna, ...scale],
+    context.distributions,
+  )
+}
+
+const withLines = (total: Budget, lines: readonly Contribution[], context: Context): Budget =>
+  budget([...total.contributions, ...lines], context.distributions)
+
+interface LimitAndBudget {
+  limit: LimitFound
+  total: Budget
+  ratio: Budget | null
 }
 
 function against(
-  { limit, total, ratio }: { limit: LimitFound; total: Budget; ratio: Budget | null },
-  found: FoundLevel,
+  { limit, total, ratio }: LimitAndBudget,
+  seen: HarmonicSeen,
+  { book, by }: { book: BookLimits; by: JudgedBy },
   context: Context,
 ): Judgement {
-  const verdict = decide({
+  const { found } = seen
+  const decided = {
     value: found.value,
-    limit: limit.limitDbm,
-    direction: 'upper',
+    direction: 'upper' as const,
     errors: context.distributions.of(total.contributions),
     isUpperBound: found.isUpperBound,
     rule: context.review.settings.decisionRule,
-  })
+  }
+  const between = limitBetween(limit, seen, { book, by })
+  const verdict = between ? decideBetween(decided, between) : decide({ ...decided, limit: limit.limitDbm })
   return new HarmonicJudgement(limit, verdict, ratio)
+}
+
+/** The two figures a limit may lie between, as the reading counts; null where it is one figure, and counts alike. */
+function limitBetween(
+  limit: LimitFound,
+  { emission, measuredHz, nature }: HarmonicSeen,
+  { book, by }: { book: BookLimits; by: JudgedBy },
+): LimitBetween | null {
+  const least = book.lowest?.(emission)
+  const lowestDbm = least?.kind === 'limit' ? least.limitDbm : limit.limitDbm
+  const counted = countedOtherwise(limit.referenceBandwidthHz, { measuredHz, nature, emission })
+  const [lessDb, moreDb] = counted?.noiseReadsDb ?? [0, 0]
+  if (lowestDbm === limit.limitDbm && lessDb === 0 && moreDb === 0) return null
+  return {
+    lowest: Math.min(lowestDbm, limit.limitDbm) - moreDb,
+    highest: Math.max(lowestDbm, limit.limitDbm) - lessDb,
+    why: [
+      ...(lowestDbm === limit.limitDbm ? [] : [claimOnlyWords(by.carrier.powerW)]),
+      ...(counted && (lessDb !== 0 || moreDb !== 0) ? [counted.words] : []),
+    ].join(' '),
+  }
 }
 
 /** Words are made when somebody reads them: harmonics are judged by the ten thousand. */

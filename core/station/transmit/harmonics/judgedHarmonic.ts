@@ -3,10 +3,10 @@ import { type Verdict, verdictWords } from '../../../decision'
 import { governingOf } from '../../../judging'
 import { printFrequencyShort } from '../../../quantity'
 import type { LevelReading, SeenLevel } from '../../../review'
-import { bandwidthNote, type EmissionFacts, limitsOfCarrier, type Rulebook } from '../../../rules'
-import { carrierFacts, type FoundLevel, type Judgement, type SlotResult } from '../../../step'
-import type { CarrierForLimit } from '../carrierForLimit'
-import { type BookLimits, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
+import type { EmissionFacts, Rulebook } from '../../../rules'
+import { type FoundLevel, type Judgement, type SlotResult } from '../../../step'
+import { countedOtherwise } from './countedOtherwise'
+import { type BookLimits, bookLimits, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
 
 /** A harmonic as read and corrected, with what was seen of it while the radio was unkeyed, in words. */
 export interface ReadHarmonic {
@@ -34,7 +34,7 @@ export class JudgedHarmonic implements SlotResult {
   readonly ratio: Judgement['ratio']
   private readonly governing: Judgement
   private readonly ambient: readonly string[]
-  private readonly carrierFrom: CarrierForLimit['from']
+  private readonly seen: ReadHarmonic
   private readonly measuredHz: number | null
 
   constructor(read: ReadHarmonic, by: JudgedBy, context: Context) {
@@ -50,7 +50,7 @@ export class JudgedHarmonic implements SlotResult {
     this.ratio = governing.ratio
     this.governing = governing
     this.ambient = read.ambient
-    this.carrierFrom = by.carrier.from
+    this.seen = read
     this.measuredHz = measuredInHz(read.reading, context)
   }
 
@@ -60,34 +60,52 @@ export class JudgedHarmonic implements SlotResult {
 
   get notes(): string[] {
     const { limit } = this
-    const bandwidth =
-      limit.kind === 'limit' ? bandwidthNote(limit.referenceBandwidthHz, this.measuredHz) : null
+    const counted =
+      limit.kind === 'limit' ? countedOtherwise(limit.referenceBandwidthHz, this.asCounted()) : null
+    const { why } = this.governing.verdict
     const { doubt } = this.reading.seen
     return [
       ...this.found.notes,
       ...this.ambient,
-      ...(this.carrierFrom === 'claim'
-        ? ['The limit is worked out from the claim until the carrier is read.']
-        : []),
+      ...(why !== null && this.verdict.state !== 'not-covered' && !this.verdict.isBound ? [why] : []),
       ...(doubt?.kind === 'coarse-trace' ? [coarseWords(doubt)] : []),
-      ...(bandwidth ? [bandwidth] : []),
+      ...(counted && !(why ?? '').includes(counted.words) ? [counted.words] : []),
     ]
+  }
+
+  /** Whether what the signal is decides: it does where noise would turn the verdict round, or leaves it open. */
+  get hangsOnBandwidth(): boolean {
+    const { limit, verdict } = this
+    if (limit.kind !== 'limit' || verdict.marginLow === null) return false
+    const counted = countedOtherwise(limit.referenceBandwidthHz, this.asCounted())
+    if (!counted?.isOpen) return false
+    return (
+      verdict.state === 'too-close' ||
+      (verdict.state === 'inside' && verdict.marginLow < counted.mayReadMoreDb)
+    )
+  }
+
+  private asCounted() {
+    const { reading, emission } = this.seen
+    return { measuredHz: this.measuredHz, nature: reading.seen.nature ?? null, emission }
   }
 }
 
 function judgeBy(book: BookLimits, read: ReadHarmonic, by: JudgedBy, context: Context): Judgement {
-  const judged = judgeHarmonic(read, book, by, context)
+  const seen = {
+    found: read.found,
+    emission: read.emission,
+    measuredHz: measuredInHz(read.reading, context),
+    nature: read.reading.seen.nature ?? null,
+  }
+  const judged = judgeHarmonic(seen, book, by, context)
   const verdict = withDoubt(judged.verdict, read.reading.seen)
   if (verdict === judged.verdict) return judged
   return { limit: judged.limit, ratio: judged.ratio, verdict, words: verdictWords(verdict) }
 }
 
 function yardstickLimits(rulebook: Rulebook, { step, carrier }: JudgedBy): BookLimits {
-  return {
-    rulebook,
-    limits: limitsOfCarrier(rulebook, carrierFacts(step, carrier.powerW), null),
-    silent: new Map(),
-  }
+  return bookLimits(rulebook, { step, carrier, edges: null })
 }
 
 function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {

@@ -4,6 +4,7 @@ import type { Context } from '../../../context'
 import { INSTRUMENT_ROLE, isLevel, type Offer, type SlotResult, type Step } from '../../../step'
 import { FIRST_LINE_SLOT } from '../carrierForLimit'
 import { harmonicOf } from './harmonicSlots'
+import { JudgedHarmonic } from './judgedHarmonic'
 
 /** A carrier this near to overload may make harmonics inside the analyser, dB. */
 const NEAR_OVERLOAD_DB = 10
@@ -42,6 +43,21 @@ export function offersFor(step: Step, governs: SlotResult, context: Context): Of
       id: 'pad-test',
       slotId: slot.id,
       words: `This verdict hangs on ${slot.label}. A pad test, ten decibels more in front and the same reading again, shows whether the radio makes it or the analyser.${near}`,
+    },
+  ]
+}
+
+/** Where a reading counts otherwise in the rule’s bandwidth, and the verdict may hang on it: how to tell. */
+export function bandwidthOffers(slots: readonly SlotResult[]): Offer[] {
+  const open = slots.find(
+    (result): result is JudgedHarmonic => result instanceof JudgedHarmonic && result.hangsOnBandwidth,
+  )
+  if (!open) return []
+  return [
+    {
+      id: 'bandwidth',
+      slotId: open.slot.id,
+      words: `${open.slot.label} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
     },
   ]
 }

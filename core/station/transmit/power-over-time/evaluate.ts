@@ -13,8 +13,9 @@ import {
 } from '../../../judging'
 import { printDb, printSigned, printWatts, UNIT_SPACE, wattsFromDbm } from '../../../quantity'
 import type { RadioSet } from '../../../review'
-import type { Slot, SlotResult, Step, StepResult } from '../../../step'
+import { isCorrected, isLevel, type Slot, type SlotResult, type Step, type StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
+import { correctCarrier } from '../correctCarrier'
 import { type Droop, droopOf } from './droop'
 import { planPowerOverTime, USUAL_DROOP_DB } from './plan'
 
@@ -55,8 +56,11 @@ function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
 
 /** What is left of the claim at the end of the log. */
 function againstClaim(step: Step, { last }: Droop, context: Context): SlotResult {
-  const claim = judgeClaim(step, last.found!, context)
-  return claim ? { ...last, claim, verdict: claim.verdict, words: claim.words } : last
+  const reading = last.reading && isLevel(last.reading) ? last.reading : null
+  const corrected = reading && correctCarrier(reading, step, context)
+  const found = corrected && isCorrected(corrected) ? corrected : last.found!
+  const claim = judgeClaim(step, found, context)
+  return claim ? { ...last, found, claim, verdict: claim.verdict, words: claim.words } : last
 }
 
 /** The droop in words: what it came to, after how long, and what is usual. */

@@ -79,10 +79,13 @@ function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   return [...LOG_MOMENTS_S.map(seconds => momentSlot(seconds, frequencyHz)), ...noted]
 }
 
+/** Slot of a moment of the log, s after key-down. */
+export const momentSlotId = (seconds: number): string => `t${seconds}`
+
 /** A slot of the log. */
 function momentSlot(seconds: number, frequencyHz: number): Slot {
   return {
-    id: `t${seconds}`,
+    id: momentSlotId(seconds),
     kind: { is: 'moment', atS: seconds },
     label: `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`,
     frequencyHz,

@@ -84,7 +84,7 @@ describe('several rulebooks at once', () => {
 })
 
 describe('a limit that follows the carrier', () => {
-  const flat = analyser({ amplitudeAccuracyDb: 2, flatnessDb: 0.5 })
+  const flat = analyser({ amplitudeAccuracyDb: 2, flatnessDb: 0.5, scaleDbPer10Db: 0 })
   const loose = pad(50, {
     lossUncertainty: {
       halfWidthDb: 1,
@@ -106,6 +106,20 @@ describe('a limit that follows the carrier', () => {
     expect(slot.ratio!.range).toBeLessThan(slot.found!.budget.range / 2)
     expect(slot.ratio!.contributions.some(({ id }) => id.includes('/level'))).toBe(false)
     expect(slot.verdict.range).toBeCloseTo(slot.ratio!.range, 6)
+  })
+
+  it('has a part of its own for the scale: 0.2 dB in 10 dB where nobody says, by the distance in level', () => {
+    const at = (scaleDbPer10Db: number | null) =>
+      slotOf(
+        withReadings(reviewOf({ instrument: { ...flat, scaleDbPer10Db }, parts: [loose], set: strong }), [
+          harmonic(1, '-3.0'),
+          harmonic(2, '-66.0'),
+        ]),
+        'x2',
+      ).ratio!.contributions.find(({ group }) => group === 'scale')
+    expect(at(null)).toMatchObject({ halfWidth: expect.closeTo(0.2 * 6.3, 2), assumed: true })
+    expect(at(0.1)).toMatchObject({ halfWidth: expect.closeTo(0.1 * 6.3, 2), assumed: false })
+    expect(at(0)).toBeUndefined()
   })
 
   it('takes whichever carrier leaves less open', () => {
@@ -161,8 +175,15 @@ describe('the power the law allows', () => {
     expect(
       answerOf('us-frs', set => {
         set.bands[0]!.antennaGainDbd = 0
+        set.bands[0]!.antennaGainDoubtDb = 0.2
       }),
     ).toMatchObject({ verdict: { state: 'outside' } })
+    // 0.6 W against 0.5 W: +0.79 dB, less than the ±2 dB that are assumed where nobody says.
+    expect(
+      answerOf('us-frs', set => {
+        set.bands[0]!.antennaGainDbd = 0
+      }),
+    ).toMatchObject({ verdict: { state: 'too-close' } })
     expect(
       answerOf('us-frs', set => {
         set.bands[0]!.antennaGainDbd = -4

@@ -1,0 +1,7 @@
+export {
+  PHYSICAL_DEFAULTS,
+  type PhysicalKind,
+  type PhysicalOptions,
+  type PhysicalRow,
+  physicalStudy,
+} from './physicalStudy'
