@@ -11,10 +11,12 @@ import {
   type TraceSpursInput,
 } from '#core/format'
 import type { TracePoints } from '#core/review'
+import type { Detection } from '#core/uncertainty'
 
 /** A trace file as the page needs it: all points to keep, few to draw. */
 export interface TraceFileRead extends TracePoints {
   resolutionBandwidthHz: number | null
+  detection: Detection | null
   levelColumns: { index: number; name: string }[]
   levelColumn: number
   understood: string[]

@@ -1,5 +1,6 @@
 import { dbmFromDbuvPd } from '../quantity'
 import type { TracePoints } from '../review'
+import type { Detection } from '../uncertainty'
 import { type CellReader, cellReader, DELIMITER_WORDS, findDelimiter, quoted } from './csvCells'
 import {
   CLOCK_TIME,
@@ -9,6 +10,7 @@ import {
   resolutionBandwidthIn,
   type TraceColumns,
 } from './traceColumns'
+import { detectionIn } from './traceDetection'
 import { highestOfSweeps, inOrder } from './traceOrder'
 import { badFile, traceText } from './traceText'
 
@@ -16,6 +18,8 @@ import { badFile, traceText } from './traceText'
 export interface ParsedTrace extends TracePoints {
   /** Resolution bandwidth named in the file, Hz; null when it names none. */
   resolutionBandwidthHz: number | null
+  /** How its points show a level, as the file says or its sweeps do; null where it does not. */
+  detection: Detection | null
   /** Columns a level could be taken from, and which was. */
   levelColumns: { index: number; name: string }[]
   levelColumn: number
@@ -60,6 +64,7 @@ export function parseTraceCsv(
     levelColumns: columns.levels,
     levelColumn,
     resolutionBandwidthHz: resolutionBandwidthIn(table.preamble),
+    detection: folded.sweeps > 1 ? { shows: 'highest', looks: folded.sweeps } : detectionIn(table.preamble),
     understood: [
       `${folded.points.frequenciesHz.length} points, columns parted by ${DELIMITER_WORDS[table.reader.delimiter]}.`,
       `Frequency ${frequencyUnit.words}; level ${levelUnit.words}.`,
@@ -67,9 +72,26 @@ export function parseTraceCsv(
       ...(folded.sweeps > 1
         ? [`${folded.sweeps} sweeps in order of time; the highest level at each frequency was taken.`]
         : []),
+      ...contradictions(folded.points),
       ...(sorted.wasSorted ? [] : ['The rows were not in order of frequency and were sorted.']),
     ],
   }
+}
+
+/** What is said of frequencies that stand there several times with levels that differ. */
+function contradictions({ frequenciesHz, levelsDbm }: TracePoints): string[] {
+  let count = 0
+  let counted = Number.NaN
+  for (let i = 1; i < frequenciesHz.length; i++) {
+    if (frequenciesHz[i] !== frequenciesHz[i - 1] || levelsDbm[i] === levelsDbm[i - 1]) continue
+    if (frequenciesHz[i] !== counted) count += 1
+    counted = frequenciesHz[i]!
+  }
+  if (count === 0) return []
+  const stand = count === 1 ? 'One frequency stands' : `${count} frequencies stand`
+  return [
+    `${stand} there several times with levels that differ: the middle of them is taken, and said in the range.`,
+  ]
 }
 
 /** The figures of a file, and what stands above them. */

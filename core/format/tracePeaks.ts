@@ -7,6 +7,8 @@ export interface HarmonicPeak {
   frequencyHz: number
   /** null where the trace has no point near. */
   peak: { frequencyHz: number; levelDbm: number } | null
+  /** Levels the trace has at that very frequency, where they differ: how many, and how far apart; null: one. */
+  sweeps: { levels: number; spreadDb: number } | null
   /** Largest distance between neighbouring points around it, Hz. */
   stepHz: number | null
   /** A peak can fall between two points here. */
@@ -66,6 +68,7 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
         harmonic,
         frequencyHz,
         peak: null,
+        sweeps: null,
         stepHz: null,
         coarse: false,
         warning: gapWords(points, frequencyHz),
@@ -77,12 +80,24 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
       harmonic,
       frequencyHz,
       peak: { frequencyHz: points.frequenciesHz[best]!, levelDbm: points.levelsDbm[best]! },
+      sweeps: sweepsAt(points, best),
       stepHz: gapHz,
       coarse,
       warning: coarse ? coarseWords(gapHz, rbw) : null,
     }
   })
   return { peaks, floorDbm: median(points.levelsDbm), stepHz }
+}
+
+/** All that a trace says of one frequency; its points are in rising order. */
+function sweepsAt({ frequenciesHz, levelsDbm }: TracePoints, at: number): HarmonicPeak['sweeps'] {
+  const same = (i: number) => frequenciesHz[i] === frequenciesHz[at]
+  let [first, last] = [at, at]
+  while (same(first - 1)) first -= 1
+  while (same(last + 1)) last += 1
+  const levels = Array.from(levelsDbm.subarray(first, last + 1))
+  const spreadDb = Math.max(...levels) - Math.min(...levels)
+  return spreadDb > 0 ? { levels: levels.length, spreadDb } : null
 }
 
 function coarseWords(gapHz: number, rbw: number | null): string {

@@ -8,6 +8,8 @@ import type {
   SignalGenerator,
   SpectrumAnalyser,
 } from '#core/chain'
+import type { Display } from '#core/uncertainty'
+import { DISPLAY_ITEMS } from './displayItems'
 import {
   bindFields,
   type BoundField,
@@ -77,6 +79,15 @@ const METER: readonly EditField<PowerMeter>[] = [
       { value: false, title: 'Ends the chain itself' },
     ],
   }),
+  meter.choice('sensor', {
+    label: 'What it feels',
+    change: 'what a meter feels',
+    items: [
+      { value: 'unknown', title: 'nobody knows' },
+      { value: 'thermal', title: 'heat: the power, harmonics and all' },
+      { value: 'diode', title: 'the peak of the voltage (diode)' },
+    ],
+  }),
 ]
 
 const RECEIVER: readonly EditField<Receiver>[] = [
@@ -122,6 +133,33 @@ const ANALYSER: readonly EditField<SpectrumAnalyser>[] = [
     { label: 'Amplitude accuracy ±', change: 'an accuracy', ...HALF_WIDTH },
     isStated,
   ),
+  analyser.numberOrNone('scaleDbPer10Db', {
+    label: 'Scale off over 10 dB, ±',
+    change: 'a scale fidelity',
+    unit: 'dB',
+    min: 0,
+    max: 10,
+    empty: 'not stated: 0.2 dB assumed',
+  }),
+  choice<SpectrumAnalyser, Display>(
+    { label: 'How it shows a level', change: 'how an analyser shows a level', items: DISPLAY_ITEMS },
+    it => it.detection.shows,
+    (draft, shows) => {
+      draft.detection = { shows, looks: null }
+    },
+  ),
+  {
+    as: 'number-or-none',
+    label: 'Sweeps averaged or held',
+    change: 'how many sweeps an analyser shows',
+    min: 1,
+    max: 1e6,
+    empty: 'not known',
+    of: it => it.detection.looks,
+    set: (draft, looks) => {
+      draft.detection.looks = looks === null ? null : Math.round(looks)
+    },
+  },
   analyser.number('resolution', { label: 'Last digit', change: 'a resolution', unit: 'dB', min: 0, max: 20 }),
   analyser.numberOrNone('referencePpm', REFERENCE),
 ]

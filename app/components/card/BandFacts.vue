@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ASSUMED_GAIN_DOUBT_DB } from '#core/judging'
 import type { Band, RadioSet } from '#core/review'
 import { type Mode, rulebooks, yardsticks } from '#core/rules'
 
@@ -51,6 +52,12 @@ function keepFurther({ id }: Band, spacingsHz: number[]): void {
 function keepAntenna({ id }: Band, gainDbd: number | null): void {
   changeBand('an antenna gain', id, draft => {
     draft.antennaGainDbd = gainDbd
+  })
+}
+
+function keepGainDoubt({ id }: Band, doubtDb: number | null): void {
+  changeBand('how well an antenna gain is known', id, draft => {
+    draft.antennaGainDoubtDb = doubtDb
   })
 }
 
@@ -126,6 +133,18 @@ function keepBooks({ id }: Band, rulebookIds: string[]): void {
                 empty-words="not known"
                 :disabled="locked"
                 @update:model-value="keepAntenna(band, $event)"
+              />
+              <NumberField
+                v-if="band.antennaGainDbd !== null"
+                :model-value="band.antennaGainDoubtDb"
+                :label="`known to ±, ${band.name}`"
+                unit="dB"
+                :min="0"
+                :max="60"
+                optional
+                :empty-words="`not said: ±${ASSUMED_GAIN_DOUBT_DB} dB`"
+                :disabled="locked"
+                @update:model-value="keepGainDoubt(band, $event)"
               />
             </td>
             <td>

@@ -7,6 +7,7 @@ import HarmonicsTable from './HarmonicsTable.vue'
 import SpectrumPlot from './SpectrumPlot.vue'
 import TraceTaking from './TraceTaking.vue'
 import { useLimitWords } from './useLimitWords'
+import { NATURE_TITLES, useSignalNature } from './useSignalNature'
 import { useStepTrace } from './useStepTrace'
 
 /** Harmonics and spurs: the spectrum, and each line at the moment chosen. */
@@ -24,6 +25,7 @@ const record = useTemplateRef<{ focusNote: () => void }>('record')
 const dragging = ref(false)
 const moment = ref<Moment>('settled')
 
+const sayNature = useSignalNature()
 const { focus, limitLabel, carrierWords } = useLimitWords(run, focusSlotId)
 const { head: traceHead, drawn: drawnTrace } = useStepTrace(run, moment)
 
@@ -124,7 +126,21 @@ useStationKeys(run, {
       <QuestionsList :questions="result.questions" />
       <p v-for="offer in result.offers" :key="offer.id" class="offer" role="note">
         <VerdictMark state="too-close" />
-        <span>{{ offer.words }} <NuxtLink :to="padTestAt">To the pad test</NuxtLink></span>
+        <span v-if="offer.id === 'pad-test'"
+          >{{ offer.words }} <NuxtLink :to="padTestAt">To the pad test</NuxtLink></span
+        >
+        <span v-else class="row"
+          >{{ offer.words }}
+          <VBtn
+            v-for="(title, nature) in NATURE_TITLES"
+            :key="nature"
+            size="small"
+            variant="outlined"
+            :disabled="disabled"
+            @click="sayNature(step, offer.slotId, nature)"
+            >{{ title }}</VBtn
+          ></span
+        >
       </p>
       <div class="row moments">
         <VBtnToggle

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { necessaryBandwidthHz } from '#core/band'
+import type { Detection, Display } from '#core/uncertainty'
+import { DISPLAY_ITEMS } from '~/components/bench/displayItems'
 import type { HarmonicPeak, TracePeaks, TraceSpur } from '#core/format'
 import type { Band } from '#core/review'
 import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS } from '#core/station'
@@ -28,6 +30,7 @@ const emit = defineEmits<{
       peaks: TracePeaks
       resolutionBandwidthHz: number | null
       keepsHighest: boolean
+      detection: Detection | null
       chosen: HarmonicPeak[]
       spurs: TraceSpur[]
       moment: Moment
@@ -40,6 +43,9 @@ const file = computed(() => given)
 
 const resolutionBandwidthHz = ref<number | null>(null)
 const keepsHighest = ref(false)
+/** Of which way its points show a level; “instrument”: nobody says so of the trace. */
+const shows = ref<Display | 'instrument'>('instrument')
+const SHOWS = [{ value: 'instrument', title: 'as its instrument does' } as const, ...DISPLAY_ITEMS]
 const found = shallowRef<TracePeaks | null>(null)
 const spurs = shallowRef<TraceSpur[]>([])
 const wanted = ref<number[]>([])
@@ -49,6 +55,7 @@ const ui = useUiStore()
 watch(file, now => {
   resolutionBandwidthHz.value = now?.resolutionBandwidthHz ?? null
   keepsHighest.value = false
+  shows.value = now?.detection?.shows ?? 'instrument'
   found.value = null
   moment.value = 'settled'
 })
@@ -85,6 +92,12 @@ watch(
   { immediate: true },
 )
 
+/** As chosen; how many sweeps only the file can have said. */
+const detection = computed<Detection | null>(() => {
+  if (shows.value === 'instrument') return null
+  const said = file.value?.detection
+  return { shows: shows.value, looks: said?.shows === shows.value ? said.looks : null }
+})
 const count = computed(() => chosen.value.length + wanted.value.length)
 const chosen = computed(() => found.value?.peaks.filter(({ peak }) => peak !== null) ?? [])
 
@@ -94,6 +107,7 @@ function take(): void {
       peaks: found.value,
       resolutionBandwidthHz: resolutionBandwidthHz.value,
       keepsHighest: keepsHighest.value,
+      detection: detection.value,
       chosen: chosen.value.filter(({ harmonic }) => moment.value === 'settled' || harmonic > 1),
       spurs: spurs.value.filter(({ frequencyHz }) => wanted.value.includes(frequencyHz)),
       moment: moment.value,
@@ -145,6 +159,7 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
           :items="MOMENTS.map(value => ({ value, title: MOMENT_TITLES[value] }))"
           label="Taken"
         />
+        <VSelect v-model="shows" :items="SHOWS" label="Its points show a level" />
         <VSelect
           v-if="file && file.levelColumns.length > 1"
           :model-value="file.levelColumn"

@@ -77,7 +77,11 @@ function readTrace(taker: DemoTaker, step: Step): void {
     signals: signalsOf(step),
     random: taker.random,
   })
-  const taken = { resolutionBandwidthHz: instrument.resolutionBandwidthHz, keepsHighest: false }
+  const taken = {
+    resolutionBandwidthHz: instrument.resolutionBandwidthHz,
+    keepsHighest: false,
+    detection: null,
+  }
   const peaks = tracePeaks(points, {
     carrierHz: step.channel.frequencyHz,
     highestHarmonic: HIGHEST_HARMONIC,

@@ -72,6 +72,7 @@ describe('traceDoubt', () => {
     harmonic: 2,
     frequencyHz: 2e8,
     peak: { frequencyHz: 2e8, levelDbm: -40 },
+    sweeps: null,
     stepHz: 5e4,
     coarse: false,
     warning: null,

@@ -1,3 +1,4 @@
+import type { Detection } from '../../../uncertainty'
 import { type HarmonicPeak, traceDoubt, type TracePeaks, type TraceSpur } from '../../../format'
 import { MINUS, parseLevel } from '../../../quantity'
 import type { ReadingSource, SeenLevel } from '../../../review'
@@ -9,6 +10,8 @@ export interface TakenTrace {
   peaks: TracePeaks
   resolutionBandwidthHz: number | null
   keepsHighest: boolean
+  /** How its points show a level; null where nobody says so of the trace: as its instrument does. */
+  detection: Detection | null
   moment: Moment
   source: ReadingSource
 }
@@ -24,18 +27,28 @@ export function levelFromPeak(
   const { levelDbm, frequencyHz } = peak.peak
   const decimals = Number.isInteger(levelDbm * 10) ? 1 : 2
   const doubt = traceDoubt(peak, taken)
-  return levelOf(slotAt(settled, taken.moment), { levelDbm, frequencyHz, decimals, doubt }, taken)
+  const { sweeps } = peak
+  return levelOf(slotAt(settled, taken.moment), { levelDbm, frequencyHz, decimals, doubt, sweeps }, taken)
 }
 
 /** A spur found in a trace becomes a reading in a slot of its own. */
 export function levelFromSpur({ levelDbm, frequencyHz }: TraceSpur, taken: TakenTrace): KeptLevel | null {
   const slot = slotAt(spurSlot(frequencyHz), taken.moment)
-  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null }, taken)
+  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null, sweeps: null }, taken)
+}
+
+/** A point that keeps the highest of what lies before it is the highest of nobody knows how many looks. */
+function traceShows({ detection, keepsHighest }: TakenTrace): Pick<SeenLevel, 'detection'> {
+  if (detection) return { detection }
+  return keepsHighest ? { detection: { shows: 'highest', looks: null } } : {}
 }
 
 function levelOf(
   slot: Slot,
-  peak: Pick<SeenLevel, 'levelDbm' | 'frequencyHz' | 'doubt'> & { decimals: number },
+  peak: Pick<SeenLevel, 'levelDbm' | 'frequencyHz' | 'doubt'> & {
+    decimals: number
+    sweeps: HarmonicPeak['sweeps']
+  },
   taken: TakenTrace,
 ): KeptLevel | null {
   const text = peak.levelDbm.toFixed(peak.decimals).replace('-', MINUS)
@@ -49,6 +62,8 @@ function levelOf(
       frequencyHz: peak.frequencyHz,
       traceFloorDbm: taken.peaks.floorDbm,
       doubt: peak.doubt,
+      ...(peak.sweeps ? { sweeps: peak.sweeps } : {}),
+      ...traceShows(taken),
     }),
     source: taken.source,
   }
