@@ -1,5 +1,5 @@
 import type { Context } from '../context'
-import { decide, decideBetween, verdictWords } from '../decision'
+import { decide, decideBetween, type DecideInput, isGraver, type Verdict, verdictWords } from '../decision'
 import type { EmissionFacts, LimitFound, PowerQuantity, Rulebook } from '../rules'
 import { evaluateLimit } from '../rules'
 import { carrierFacts, type Found, type Judgement, type Step } from '../step'
@@ -47,7 +47,8 @@ function judgeBy(rulebook: Rulebook, step: Step, judging: Judging, context: Cont
     judging.isRatio ? limitDbm - (10 * Math.log10(watts) + 30) : limitDbm
   const other = typeof carrierW === 'number' ? limit : limitFor(lowestW, { rulebook, step, judging })
   if (typeof carrierW === 'number' || other.kind !== 'limit') {
-    const verdict = decide({ ...decided, limit: asCounted(limit, highestW) })
+    const upper = decide({ ...decided, limit: asCounted(limit, highestW) })
+    const verdict = limit.lowestDbm === null ? upper : graver(upper, atLeast(limit.lowestDbm, decided))
     return { limit, verdict, words: verdictWords(verdict), ratio }
   }
   const ends = [asCounted(limit, highestW), asCounted(other, lowestW)]
@@ -57,6 +58,18 @@ function judgeBy(rulebook: Rulebook, step: Step, judging: Judging, context: Cont
     why: carrierW.why,
   })
   return { limit, verdict, words: verdictWords(verdict), ratio }
+}
+
+/** Not less than a least power either. */
+function atLeast(lowestDbm: number, decided: Omit<DecideInput, 'limit' | 'direction'>): Verdict {
+  return decide({ ...decided, limit: lowestDbm, direction: 'lower' })
+}
+
+/** Of two ends that must both hold the one that says more; where both do, the one with less room. */
+function graver(one: Verdict, other: Verdict): Verdict {
+  if (isGraver(other, one)) return other
+  if (isGraver(one, other)) return one
+  return other.margin! < one.margin! ? other : one
 }
 
 function limitFor(

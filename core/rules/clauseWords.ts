@@ -106,6 +106,9 @@ function conditionsInWords(when: Conditions): string {
         : []),
       ...(when.state === 'standby' ? ['not transmitting'] : []),
       ...(when.harmonicsOnly ? ['harmonics'] : []),
+      ...(when.fromCarrierTimes ? [`from ${when.fromCarrierTimes} × the carrier up`] : []),
+      ...(when.awayHz ? [`${printFrequencyShort(when.awayHz)} from the carrier and further`] : []),
+      ...(when.levels ? [`${when.levels.join(' or ')} power level`] : []),
     ].join('; ') || 'any'
   )
 }

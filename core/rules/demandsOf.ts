@@ -16,6 +16,7 @@ export function powerOf(clause: LimitClause, place: Place): WorkedLimit | null {
       ? {
           limitDbm: dbmFromWatts(limit.kind === 'within' ? (limit.to ?? limit.value) : limit.value) - gainDb,
           slope: 0,
+          ...(limit.kind === 'within' ? { lowestDbm: dbmFromWatts(limit.value) - gainDb } : {}),
         }
       : null
   const { carrier, emission } = place

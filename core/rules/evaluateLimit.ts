@@ -1,8 +1,8 @@
 import { assertPositive } from '../errors'
 import { demandsOf, type Place, powerOf, scalarWords } from './demandsOf'
 import { filled, reasonFor } from './limitReasons'
-import { matchClauses } from './matchClauses'
-import { outOfService, cannotJudge, noFigure, headOf } from './noLimit'
+import { matchClauses, outOfBandWithinHz } from './matchClauses'
+import { outOfService, cannotJudge, noFigure, headOf, outOfBand } from './noLimit'
 import { type WorkedLimit } from './powerLimitDbm'
 import type {
   CarrierFacts,
@@ -53,7 +53,12 @@ export function evaluateLimit(
   const usable = radiated ? worked.filter(({ clause }) => clause.basis === 'conducted') : worked
   if (radiated && usable.length === 0) return cannotJudge(rulebook, radiated.clause, ['antenna-gain'])
   if (usable.length === 0 && hanging) return cannotJudge(rulebook, hanging, missing)
-  if (usable.length === 0) return noFigure(rulebook, carrier, about)
+  if (usable.length === 0) {
+    const awayHz = outOfBandWithinHz(rulebook, about, carrier, emitted)
+    return awayHz === null
+      ? noFigure(rulebook, carrier, about)
+      : outOfBand(rulebook, { emissionHz: emitted.frequencyHz, awayHz })
+  }
   return found(rulebook, place, usable)
 }
 
@@ -96,6 +101,7 @@ interface WorkedClause {
 class GoverningLimit implements LimitFound {
   readonly kind = 'limit'
   readonly limitDbm: number
+  readonly lowestDbm: number | null
   readonly slope: number
   readonly clause: string
   readonly rulebook: LimitFound['rulebook']
@@ -116,6 +122,7 @@ class GoverningLimit implements LimitFound {
     this.worked = worked
     const { clause, limit } = worked.governing
     this.limitDbm = limit.limitDbm
+    this.lowestDbm = lowestOf(worked.usable)
     this.slope = limit.slope
     this.clause = clause.clause
     this.rulebook = headOf(book)
@@ -143,6 +150,15 @@ class GoverningLimit implements LimitFound {
   }
 }
 
+/** The highest of the least powers that clauses ask for; null where none does. */
+function lowestOf(usable: readonly WorkedClause[]): number | null {
+  let lowest: number | null = null
+  for (const { limit } of usable)
+    if (limit.lowestDbm !== undefined && (lowest === null || limit.lowestDbm > lowest))
+      lowest = limit.lowestDbm
+  return lowest
+}
+
 function referenceFor(
   { referenceBandwidth, limit }: LimitClause,
   carrier: CarrierFacts,
@@ -150,5 +166,8 @@ function referenceFor(
 ): number | null {
   const at =
     limit.kind === 'mask' ? Math.abs(emission.frequencyHz - carrier.frequencyHz) : emission.frequencyHz
-  return referenceBandwidth?.find(({ fromHz, toHz }) => at >= fromHz && at < toHz)?.bandwidthHz ?? null
+  return (
+    referenceBandwidth?.find(({ fromHz, toHz }) => (at > fromHz || at === 0) && at <= toHz)?.bandwidthHz ??
+    null
+  )
 }

@@ -7,6 +7,7 @@ export type {
   EmissionFacts,
   Limit,
   LimitAnswer,
+  LevelRank,
   LimitClause,
   LimitFound,
   MissingFact,
@@ -57,3 +58,4 @@ export {
   writeRulebookFile,
 } from './rulebookFile'
 export { bandwidthConversionDb, bandwidthNote } from './referenceBandwidth'
+export { LEVEL_RANKS } from './types'

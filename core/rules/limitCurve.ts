@@ -1,5 +1,5 @@
 import { evaluateLimit } from './evaluateLimit'
-import type { CarrierFacts, LimitAnswer, Rulebook } from './types'
+import type { CarrierFacts, LimitAnswer, LimitClause, Rulebook } from './types'
 
 /** One point of a limit drawn over the frequency of the emission. */
 export interface LimitCurvePoint {
@@ -55,12 +55,25 @@ function dbmOf(answer: LimitAnswer): number | null {
 
 /** Frequencies where the limits of a rulebook step. */
 function edgesOf(rulebook: Rulebook, carrier: CarrierFacts): number[] {
-  return rulebook.clauses.flatMap(({ limit, bandwidthHz }) => {
-    if (limit.kind === 'by-emission') return limit.segments.flatMap(({ fromHz, toHz }) => [fromHz, toHz])
-    if (limit.kind !== 'mask') return []
-    const hz = limit.steps
-      .flatMap(({ from, to }) => [from, to])
-      .map(step => (limit.unit === 'Hz' ? step : (step / 100) * (bandwidthHz ?? 0)))
-    return hz.flatMap(offset => [carrier.frequencyHz - offset, carrier.frequencyHz + offset])
+  return rulebook.clauses.flatMap(({ limit, bandwidthHz, when }) => {
+    const begins = [
+      ...(when.awayHz === undefined
+        ? []
+        : [carrier.frequencyHz - when.awayHz, carrier.frequencyHz + when.awayHz]),
+      ...(when.fromCarrierTimes === undefined ? [] : [when.fromCarrierTimes * carrier.frequencyHz]),
+    ]
+    return [...begins, ...edgesOfLimit({ limit, bandwidthHz }, carrier)]
   })
+}
+
+function edgesOfLimit(
+  { limit, bandwidthHz }: Pick<LimitClause, 'limit' | 'bandwidthHz'>,
+  carrier: CarrierFacts,
+): number[] {
+  if (limit.kind === 'by-emission') return limit.segments.flatMap(({ fromHz, toHz }) => [fromHz, toHz])
+  if (limit.kind !== 'mask') return []
+  const hz = limit.steps
+    .flatMap(({ from, to }) => [from, to])
+    .map(step => (limit.unit === 'Hz' ? step : (step / 100) * (bandwidthHz ?? 0)))
+  return hz.flatMap(offset => [carrier.frequencyHz - offset, carrier.frequencyHz + offset])
 }

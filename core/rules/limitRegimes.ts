@@ -15,6 +15,7 @@ export function emissionEdges(rulebook: Rulebook): readonly number[] | null {
   const edges = new Set<number>()
   for (const clause of rulebook.clauses) {
     if (clause.about !== 'unwanted') continue
+    if (clause.when.awayHz !== undefined || clause.when.fromCarrierTimes !== undefined) return null
     for (const { fromHz, toHz } of clause.referenceBandwidth ?? []) edges.add(fromHz).add(toHz)
     if (isPowerLimit(clause.limit) && !collect(clause.limit, edges)) return null
   }
@@ -52,7 +53,8 @@ export function limitsOfCarrier(
   const known = new Map<number, LimitAnswer>()
   return emission => {
     let stretch = 0
-    while (stretch < edges.length && edges[stretch]! <= emission.frequencyHz) stretch++
+    // Right at an edge the lower segment holds.
+    while (stretch < edges.length && edges[stretch]! < emission.frequencyHz) stretch++
     const key = emission.harmonic === null ? -1 - stretch : stretch
     let answer = known.get(key)
     if (!answer) known.set(key, (answer = evaluateLimit(rulebook, carrier, emission)))

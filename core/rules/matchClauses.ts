@@ -77,11 +77,45 @@ function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionF
     mayBeOneOf(when.kinds, carrier.kind) &&
     fitsMethod(when, carrier) &&
     (when.state ?? 'operating') === (emission?.state ?? 'operating') &&
-    (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null)
+    (!when.harmonicsOnly || (emission?.harmonic ?? null) !== null) &&
+    (!when.levels || when.levels.includes(carrier.level ?? 'highest')) &&
+    isFarEnough(when, carrier, emission)
   )
 }
 
 type When = LimitClause['when']
+
+/** Only emissions beyond a multiple of the carrier, or far enough from it; a clause on no emission never asks. */
+function isFarEnough(
+  { fromCarrierTimes, awayHz }: When,
+  { frequencyHz }: CarrierFacts,
+  emission: EmissionFacts | undefined,
+): boolean {
+  if (!emission) return true
+  const awayFrom = Math.abs(emission.frequencyHz - frequencyHz)
+  return (
+    (fromCarrierTimes === undefined ||
+      emission.frequencyHz >= fromCarrierTimes * frequencyHz - ON_CHANNEL_HZ) &&
+    (awayHz === undefined || awayFrom >= awayHz)
+  )
+}
+
+/** How far from the carrier a rulebook’s spurious limit begins that this emission is too near for; null: none. */
+export function outOfBandWithinHz(
+  rulebook: Rulebook,
+  about: Quantity,
+  carrier: CarrierFacts,
+  emission: EmissionFacts,
+): number | null {
+  const far = { ...emission, frequencyHz: carrier.frequencyHz + 1e9 }
+  const nearer = clausesOn(rulebook, about).filter(
+    clause =>
+      clause.when.awayHz !== undefined &&
+      fits(clause, carrier, far) &&
+      Math.abs(emission.frequencyHz - carrier.frequencyHz) < clause.when.awayHz,
+  )
+  return nearer.length > 0 ? Math.min(...nearer.map(({ when }) => when.awayHz!)) : null
+}
 
 function fitsFrequency({ carrierHz, channelsHz }: When, frequencyHz: number): boolean {
   const inBand = !carrierHz || carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to)

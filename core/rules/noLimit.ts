@@ -1,4 +1,4 @@
-import { printMhz } from '../quantity'
+import { printFrequencyShort, printMhz } from '../quantity'
 import type {
   Rulebook,
   RulebookHead,
@@ -58,6 +58,21 @@ export function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quant
       (vague
         ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). Put the current text into a rulebook of your own.`
         : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
+  }
+}
+
+/** The answer where an emission stands so near the carrier that it is no spurious one. */
+export function outOfBand(
+  rulebook: Rulebook,
+  { emissionHz, awayHz }: { emissionHz: number; awayHz: number },
+): NoFigureFound {
+  return {
+    kind: 'no-figure',
+    clause: rulebook.title,
+    rulebook: headOf(rulebook),
+    get reason() {
+      return `${printMhz(emissionHz)} stands nearer than ${printFrequencyShort(awayHz)} to the carrier: that is out-of-band, and the limit on spurious emissions does not speak of it.`
+    },
   }
 }
 

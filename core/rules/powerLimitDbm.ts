@@ -6,6 +6,8 @@ export interface WorkedLimit {
   limitDbm: number
   /** 1 where it follows the carrier, 0 where it stands still. */
   slope: number
+  /** Least it may be, dBm, where there is a least; undefined: none. */
+  lowestDbm?: number
 }
 
 /** One single demand on the way to a limit, in words. */
@@ -83,7 +85,10 @@ function partFor(
   if (limit.kind === 'by-emission')
     return (
       limit.segments.find(
-        ({ fromHz, toHz }) => place.emission.frequencyHz >= fromHz && place.emission.frequencyHz < toHz,
+        // Right at an edge the lower segment holds.
+        ({ fromHz, toHz }, i) =>
+          (place.emission.frequencyHz > fromHz || (i === 0 && place.emission.frequencyHz === fromHz)) &&
+          place.emission.frequencyHz <= toHz,
       )?.limit ?? null
     )
   const offsetHz = Math.abs(place.emission.frequencyHz - place.carrier.frequencyHz)

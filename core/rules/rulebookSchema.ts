@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { QUANTITIES, RECEIVER_METHODS, type Rulebook, SCALAR_UNITS } from './types'
+import { LEVEL_RANKS, QUANTITIES, RECEIVER_METHODS, type Rulebook, SCALAR_UNITS } from './types'
 
 const id = Joi.string()
   .min(1)
@@ -117,6 +117,11 @@ const conditions = Joi.object({
     .min(1),
   state: Joi.valid('operating', 'standby'),
   harmonicsOnly: Joi.boolean(),
+  fromCarrierTimes: Joi.number().min(1).max(100),
+  awayHz: Joi.number().greater(0).max(1e12),
+  levels: Joi.array()
+    .items(Joi.valid(...LEVEL_RANKS))
+    .min(1),
 })
 
 const clause = Joi.object({

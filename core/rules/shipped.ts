@@ -1,3 +1,10 @@
+import usReceivers from './books/us-receivers.rulebook.json'
+import caLandMobile from './books/ca-land-mobile.rulebook.json'
+import caCb from './books/ca-cb.rulebook.json'
+import euAmateur from './books/eu-amateur.rulebook.json'
+import euLandMobileIntegral from './books/eu-land-mobile-integral.rulebook.json'
+import euData from './books/eu-data.rulebook.json'
+import euSpurious from './books/eu-spurious.rulebook.json'
 import euCb from './books/eu-cb.rulebook.json'
 import euLandMobile from './books/eu-land-mobile.rulebook.json'
 import euMarine from './books/eu-marine.rulebook.json'
@@ -35,12 +42,19 @@ export const bookFiles: readonly unknown[] = [
   usCb,
   usMarine,
   usLandMobile,
+  usReceivers,
+  caLandMobile,
+  caCb,
   ituSpurious,
   ituSpuriousB,
+  euSpurious,
   euLandMobile,
+  euLandMobileIntegral,
+  euData,
   euPmr446,
   euCb,
   euMarine,
+  euAmateur,
   ukCb,
   tia603,
   goodPractice,

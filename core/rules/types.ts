@@ -122,7 +122,18 @@ export interface Conditions {
   state?: 'operating' | 'standby'
   /** Only whole multiples of the carrier. */
   harmonicsOnly?: boolean
+  /** Only emissions at so many times the carrier’s frequency, or above. */
+  fromCarrierTimes?: number
+  /** Only emissions at least so far from the carrier, Hz: nearer ones are out-of-band, not spurious. */
+  awayHz?: number
+  /** Power levels of a set, where it has several; the only one counts as the highest. */
+  levels?: LevelRank[]
 }
+
+/** Where a power level stands among those of its band. */
+export const LEVEL_RANKS = ['highest', 'between', 'lowest'] as const
+/** Where a power level stands among those of its band. */
+export type LevelRank = (typeof LEVEL_RANKS)[number]
 
 /** A clause with its conditions and what it asks. */
 export interface LimitClause {
@@ -192,6 +203,8 @@ export interface CarrierFacts {
   mode?: Mode
   channelSpacingHz?: number | null
   kind?: 'handheld' | 'mobile'
+  /** Which of its levels; the highest by default. */
+  level?: LevelRank
   /** Gain of antenna less feed loss over a half-wave dipole, dB; null: not known. */
   antennaGainDbd?: number | null
   /** How well it is known, ± dB; null: nobody says. */
@@ -229,6 +242,8 @@ export interface LimitFound {
   kind: 'limit'
   /** At the socket, dBm. */
   limitDbm: number
+  /** Least it may be, dBm at the socket, where a clause asks for a least power too; null where none does. */
+  lowestDbm: number | null
   /** d(limit)/d(carrier power), dB per dB: 1 where the limit follows the carrier, 0 where it stands still. */
   slope: number
   clause: string

@@ -93,7 +93,7 @@ function tableOf(alternatives: readonly (readonly HarmonicInMeter[])[]): PeakTab
   return table
 }
 
-const ANGLES = 400
+const ANGLES = 200
 /** Steps that fill any number of angles evenly: the square roots of primes (Kronecker’s sequence). */
 const IRRATIONAL = [2, 3, 5, 7, 11, 13, 17, 19, 23].map(Math.sqrt)
 
@@ -114,7 +114,7 @@ function workedOut(key: string, alternatives: readonly (readonly HarmonicInMeter
   }
 }
 
-/** The highest value of the sum, in steps of a degree about the carrier’s own crest. */
+/** The highest value of the sum, in steps of two degrees about the carrier’s own crest. */
 function peakOf(set: readonly HarmonicInMeter[], draw: number): number {
   const waves = set.map(({ n, downDb }, i) => ({
     n,
@@ -122,7 +122,7 @@ function peakOf(set: readonly HarmonicInMeter[], draw: number): number {
     angle: 2 * Math.PI * (((draw + 1) * IRRATIONAL[i % IRRATIONAL.length]!) % 1),
   }))
   let highest = 0
-  for (let degree = -90; degree <= 90; degree++) {
+  for (let degree = -90; degree <= 90; degree += 2) {
     const t = (Math.PI * degree) / 180
     let volts = Math.cos(t)
     for (const { n, ratio, angle } of waves) volts += ratio * Math.cos(n * t + angle)

@@ -33,10 +33,15 @@ const powers: [
   ['us-cb', 'carrier-power', 27.185, 4, '95.967', { mode: 'AM' }],
   ['us-cb', 'carrier-power', 27.185, 12, '95.967', { mode: 'SSB' }],
   ['us-marine', 'carrier-power', 156.8, 25, '80.215(e)', { kind: 'mobile' }],
+  ['us-marine', 'carrier-power', 156.8, 1, '80.215(g)', { kind: 'mobile', level: 'lowest' }],
+  ['us-amateur', 'carrier-power', 10.12, 200, '97.313'],
+  ['us-amateur', 'carrier-power', 219.5, 50, '97.313(h)'],
+  ['us-amateur', 'carrier-power', 5.35, 100, '97.313', { antennaGainDbd: 0 }],
   ['us-marine', 'carrier-power', 156.8, 10, '80.215(e)', { kind: 'handheld' }],
   ['eu-pmr446', 'carrier-power', 446.1, 0.5, 'EN 303 405', { antennaGainDbd: 0 }],
   ['eu-cb', 'carrier-power', 27.185, 4, 'EN 300 433', { mode: 'FM' }],
   ['eu-marine', 'carrier-power', 156.8, 25, 'EN 300 162', { kind: 'mobile' }],
+  ['eu-marine', 'carrier-power', 156.8, 1, 'EN 300 162', { kind: 'mobile', level: 'lowest' }],
   ['uk-cb', 'carrier-power', 27.78125, 4, 'MPT 1320'],
   ['uk-cb', 'carrier-power', 27.78125, 2, 'MPT 1320', { antennaGainDbd: 0 }],
 ]
@@ -65,7 +70,14 @@ const scalars: [
   ['us-frs', 'frequency-error', 462.5625, 2.5, 'ppm'],
   ['us-frs', 'deviation', 462.5625, 2.5, 'kHz'],
   ['us-frs', 'occupied-bandwidth', 462.5625, 12.5, 'kHz'],
-  ['us-gmrs', 'frequency-error', 462.55, 5, 'ppm'],
+  // The tolerance follows the occupied bandwidth.
+  ['us-gmrs', 'frequency-error', 462.55, 5, 'ppm', { channelSpacingHz: 25e3 }],
+  ['us-gmrs', 'frequency-error', 462.55, 2.5, 'ppm', { channelSpacingHz: 12.5e3 }],
+  // Footnote of 90.213 for sets of 2 W or less between 150 and 174 MHz.
+  ['us-land-mobile', 'frequency-error', 155, 5, 'ppm', { channelSpacingHz: 25e3, powerW: 2 }],
+  ['us-land-mobile', 'frequency-error', 155, 5, 'ppm', { channelSpacingHz: 25e3, powerW: 2.1 }],
+  ['us-land-mobile', 'frequency-error', 40, 50, 'ppm', { powerW: 2 }],
+  ['us-land-mobile', 'occupied-bandwidth', 155, 11.25, 'kHz', { channelSpacingHz: 25e3 }],
   ['us-gmrs', 'frequency-error', 467.5625, 2.5, 'ppm'],
   ['us-gmrs', 'deviation', 462.55, 5, 'kHz'],
   ['us-gmrs', 'deviation', 467.5625, 2.5, 'kHz'],
@@ -150,6 +162,27 @@ describe('the other figures, recalled', () => {
     expect(at(12.5e3, 5)).toBeCloseTo(W(5) - 60, 6)
     expect(at(25e3, 25)).toBeCloseTo(W(25) - 70, 6)
     expect(at(25e3, 0.5)).toBeCloseTo(W(0.2e-6), 6)
+  })
+  // EN 300 162: 6 to 25 W on high, 0.1 to 1 W on low; 80.215(g): at least 8 W.
+  it.each([
+    ['eu-marine', 'highest', 6],
+    ['eu-marine', 'lowest', 0.1],
+    ['us-marine', 'highest', 8],
+  ] as const)('%s asks for a least power too, on the %s level %d W', (book, level, watts) => {
+    const facts = { frequencyHz: 156.8e6, powerW: 4, kind: 'mobile' as const, level }
+    expect(evaluateLimit(rulebookById(book), facts, undefined, 'carrier-power')).toMatchObject({
+      lowestDbm: expect.closeTo(W(watts), 9),
+    })
+  })
+  it('13 cm is two stretches, 2300 to 2310 and 2390 to 2450 MHz', () => {
+    const kind = (mhz: number) =>
+      evaluateLimit(
+        rulebookById('us-amateur'),
+        { frequencyHz: mhz * 1e6, powerW: 1 },
+        undefined,
+        'carrier-power',
+      ).kind
+    expect([2305, 2311, 2389, 2400].map(kind)).toEqual(['limit', 'no-figure', 'no-figure', 'limit'])
   })
   // Two quantities, never compared (receivers.md, section 5).
   it('a receiver’s figure that was come by otherwise is no figure in that law', () => {

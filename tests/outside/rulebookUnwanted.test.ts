@@ -85,7 +85,7 @@ const unwanted: Unwanted[] = [
     mhz: 27.185,
     powerW: 4,
     at: 54.37,
-    clause: '95.979, harmonics',
+    clause: '95.979, twice the carrier',
     dbm: W(4) - 60,
     more: { mode: 'AM' },
   },
@@ -172,8 +172,68 @@ const unwanted: Unwanted[] = [
   { book: 'itu-spurious', mhz: 155, powerW: 5, at: 310, clause: 'Appendix 3', dbm: -13 },
   { book: 'itu-spurious', mhz: 155, powerW: 1000, at: 310, clause: 'Appendix 3', dbm: -10 },
   { book: 'itu-spurious', mhz: 14.2, powerW: 100, at: 28.4, clause: 'amateur below 30 MHz', dbm: 0 },
-  { book: 'itu-spurious', mhz: 27.185, powerW: 4, at: 54.37, clause: 'below 30 MHz', dbm: -13 },
-  { book: 'itu-spurious', mhz: 9, powerW: 1000, at: 18, clause: 'below 30 MHz', dbm: 0 },
+  {
+    book: 'itu-spurious',
+    mhz: 27.185,
+    powerW: 4,
+    at: 54.37,
+    clause: 'below 30 MHz',
+    dbm: -13,
+    more: { mode: 'FM' },
+  },
+  {
+    book: 'itu-spurious',
+    mhz: 9,
+    powerW: 1000,
+    at: 18,
+    clause: 'below 30 MHz',
+    dbm: 0,
+    more: { mode: 'AM' },
+  },
+  // The row for SSB: 43 dB below the peak envelope power
+  {
+    book: 'itu-spurious',
+    mhz: 27.185,
+    powerW: 12,
+    at: 54.37,
+    clause: 'single sideband',
+    dbm: W(12) - 43,
+    more: { mode: 'SSB' },
+  },
+  // Category B is −36 dBm, and right at 1 GHz the lower segment holds
+  { book: 'itu-spurious-b', mhz: 500, powerW: 5, at: 1000, clause: 'category B', dbm: -36 },
+  {
+    book: 'itu-spurious-b',
+    mhz: 500,
+    powerW: 5,
+    at: 1000.001,
+    clause: 'category B',
+    dbm: -30,
+    harmonic: null,
+  },
+  // 95.979: 60 dB from twice the carrier up, not only at harmonics; below that 53 + 10 log P
+  {
+    book: 'us-cb',
+    mhz: 27.185,
+    powerW: 4,
+    at: 60,
+    clause: 'twice the carrier',
+    dbm: W(4) - 60,
+    harmonic: null,
+    more: { mode: 'AM' },
+  },
+  {
+    book: 'us-cb',
+    mhz: 27.185,
+    powerW: 4,
+    at: 54.3,
+    clause: '95.979',
+    dbm: -23,
+    harmonic: null,
+    more: { mode: 'AM' },
+  },
+  // 90.210(b) from 25 to 50 MHz
+  { book: 'us-land-mobile', mhz: 40, powerW: 50, at: 80, clause: 'mask B', dbm: -13 },
   // SM.329 category B, land mobile: −36 and −30 dBm
   { book: 'itu-spurious-b', mhz: 155, powerW: 5, at: 310, clause: 'category B', dbm: -36.02 },
   { book: 'itu-spurious-b', mhz: 446, powerW: 5, at: 1338, clause: 'category B', dbm: -30 },
@@ -250,5 +310,20 @@ describe('limits on unwanted emissions, recalled', () => {
     )
     expect(answer).toMatchObject({ kind: 'limit', limitDbm: expect.closeTo(row.dbm, 1) })
     expect(answer.clause).toContain(row.clause)
+  })
+})
+
+// SM.1539 and Appendix 3, Annex 1: 62.5 kHz for emissions narrower than 25 kHz between 30 MHz and 1 GHz (from memory).
+describe('where spurious begins', () => {
+  const at = (offsetHz: number) =>
+    evaluateLimit(
+      rulebookById('itu-spurious'),
+      { frequencyHz: 146.52e6, powerW: 5 },
+      { frequencyHz: 146.52e6 + offsetHz, harmonic: null },
+    )
+  it('is 62.5 kHz from the carrier, on either side', () => {
+    expect([62.5e3, -62.5e3].map(offset => at(offset).kind)).toEqual(['limit', 'limit'])
+    expect([62.4e3, -62.4e3].map(offset => at(offset).kind)).toEqual(['no-figure', 'no-figure'])
+    expect(at(40e3).reason).toContain('out-of-band')
   })
 })

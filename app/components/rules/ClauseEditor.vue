@@ -2,6 +2,8 @@
 import { parseFrequency } from '#core/quantity'
 import {
   isPowerLimit,
+  LEVEL_RANKS,
+  type LevelRank,
   type LimitClause,
   type Mode,
   QUANTITIES_BY_METHOD,
@@ -26,6 +28,7 @@ const KINDS = [
   { value: 'mobile', title: 'mobile' },
 ]
 const METHODS = Object.entries(RECEIVER_METHOD_TITLES).map(([value, title]) => ({ value, title }))
+const LEVELS = LEVEL_RANKS.map(value => ({ value, title: value }))
 const STATES = [
   { value: 'operating', title: 'transmitting' },
   { value: 'standby', title: 'standing by' },
@@ -46,6 +49,13 @@ function setHarmonicsOnly(only: boolean | null): void {
   emit('change', 'when a clause applies', draft => {
     if (only) draft.when.harmonicsOnly = true
     else delete draft.when.harmonicsOnly
+  })
+}
+
+function setNumber(key: 'fromCarrierTimes' | 'awayHz', value: number | null): void {
+  emit('change', 'when a clause applies', draft => {
+    if (value === null) delete draft.when[key]
+    else draft.when[key] = value
   })
 }
 
@@ -93,7 +103,7 @@ function setPower(which: 0 | 1, value: number | null): void {
 
 const hasMethods = computed(() => QUANTITIES_BY_METHOD.includes(clause.about))
 
-function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds' | 'methods'>(
+function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds' | 'methods' | 'levels'>(
   key: K,
   list: NonNullable<LimitClause['when'][K]>,
 ): void {
@@ -195,6 +205,38 @@ function setList<K extends 'modes' | 'channelSpacingHz' | 'kinds' | 'methods'>(
         persistent-placeholder
         :disabled="disabled"
         @update:model-value="value => setList('methods', value as ReceiverMethod[])"
+      />
+      <VSelect
+        :model-value="clause.when.levels ?? []"
+        :items="LEVELS"
+        label="Power level"
+        multiple
+        placeholder="any"
+        persistent-placeholder
+        :disabled="disabled"
+        @update:model-value="value => setList('levels', value as LevelRank[])"
+      />
+      <NumberField
+        v-if="clause.about === 'unwanted'"
+        :model-value="clause.when.fromCarrierTimes ?? null"
+        label="From so many times the carrier"
+        unit="×"
+        :min="1"
+        :max="100"
+        optional
+        empty-words="everywhere"
+        :disabled="disabled"
+        @update:model-value="setNumber('fromCarrierTimes', $event)"
+      />
+      <NumberField
+        v-if="clause.about === 'unwanted'"
+        :model-value="clause.when.awayHz ?? null"
+        label="Not nearer than"
+        frequency
+        optional
+        empty-words="any distance"
+        :disabled="disabled"
+        @update:model-value="setNumber('awayHz', $event)"
       />
       <VCheckbox
         v-if="clause.about === 'unwanted'"

@@ -80,7 +80,6 @@ function readTrace(taker: DemoTaker, step: Step): void {
   const taken = {
     resolutionBandwidthHz: instrument.resolutionBandwidthHz,
     keepsHighest: false,
-    detection: null,
   }
   const peaks = tracePeaks(points, {
     carrierHz: step.channel.frequencyHz,
@@ -103,7 +102,7 @@ function readTrace(taker: DemoTaker, step: Step): void {
     at: taker.now(),
   })
   const source = { kind: 'file' as const, fileName: TRACE_FILE, sha256: '', traceId: TRACE_ID }
-  keepPeaks(taker, step, { peaks, ...taken, moment: 'settled', source })
+  keepPeaks(taker, step, { peaks, ...taken, detection: null, moment: 'settled', source })
 }
 
 function keepPeaks(taker: DemoTaker, step: Step, taken: TakenTrace): void {

@@ -51,7 +51,8 @@ function peakEffect({ read }: HarmonicContent) {
           id: `harmonics:${harmonic ? `x${harmonic.n}` : 'read'}`,
           label: `${harmonic ? `Harmonic ×${harmonic.n}` : 'Harmonics'} in the meter`,
         }),
-        [read],
+        // One standard uncertainty stronger than read: what is not quite known may be as much.
+        [read.map(({ n, downDb, doubtDb }) => ({ n, downDb: downDb - doubtDb }))],
       )
     : peakMeterEffect(
         () => ({

@@ -5,7 +5,8 @@ import { harmonicOf, harmonicSlots } from './harmonics/harmonicSlots'
 
 /** The harmonics of a carrier that were read at its channel and level, each so far below it. */
 export interface HarmonicContent {
-  read: { n: number; downDb: number }[]
+  /** `doubtDb`: standard uncertainty of the level it was read at, dB. */
+  read: { n: number; downDb: number; doubtDb: number }[]
 }
 
 /**
@@ -22,10 +23,14 @@ export function harmonicContent(step: Step, carrierDbm: number, context: Context
     const reading = readings.get(slot.id)
     const emission = n === 1 ? 'carrier' : 'unwanted'
     const found = reading && isLevel(reading) && correctReading(reading, context, { emission })
-    return found && isCorrected(found) ? [{ n, levelDbm: found.value }] : []
+    return found && isCorrected(found)
+      ? [{ n, levelDbm: found.value, doubtDb: found.budget.standardUncertainty }]
+      : []
   })
   const firstDbm = levels.find(({ n }) => n === 1)?.levelDbm ?? carrierDbm
   return {
-    read: levels.flatMap(({ n, levelDbm }) => (n > 1 ? [{ n, downDb: firstDbm - levelDbm }] : [])),
+    read: levels.flatMap(({ n, levelDbm, doubtDb }) =>
+      n > 1 ? [{ n, downDb: firstDbm - levelDbm, doubtDb }] : [],
+    ),
   }
 }

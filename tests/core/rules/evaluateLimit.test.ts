@@ -116,12 +116,12 @@ describe('what hangs on more than the carrier', () => {
     ).toMatchObject({ kind: 'scalar', limit: { value: 4, unit: 'kHz' } })
   })
 
-  it('a clause for harmonics only does not touch other spurs; with both, the stricter holds and the other is told', () => {
+  it('a clause from twice the carrier up does not touch what lies below; with both, the stricter holds and the other is told', () => {
     const carrier = { frequencyHz: 27.185e6, powerW: 4, mode: 'FM' as const }
     const harmonic = evaluateLimit(rulebookById('us-cb'), carrier, { frequencyHz: 54.37e6, harmonic: 2 })
     expect(harmonic).toMatchObject({
       limitDbm: expect.closeTo(36.02 - 60, 2),
-      clause: '47 CFR 95.979, harmonics',
+      clause: '47 CFR 95.979, twice the carrier and above',
     })
     expect(harmonic.reason).toContain('47 CFR 95.979 would ask for −23.00')
     expect(

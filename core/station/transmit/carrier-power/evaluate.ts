@@ -11,8 +11,9 @@ import {
   NOTHING,
   observedFigure,
   openSlot,
+  scalarJudgements,
 } from '../../../judging'
-import { printPercent, printWatts, wattsFromDbm } from '../../../quantity'
+import { dbmFromWatts, printPercent, printWatts, wattsFromDbm } from '../../../quantity'
 import type { LevelReading } from '../../../review'
 import {
   type FoundLevel,
@@ -61,7 +62,7 @@ function judged(
   context: Context,
 ): SlotResult {
   const claim = judgeClaim(step, found, context)
-  const each = judgePower(
+  const allowed = judgePower(
     step,
     found,
     {
@@ -70,7 +71,10 @@ function judged(
       cannotWords: 'Cannot be judged from the socket alone',
     },
     context,
-  ).sort((a, b) => strictness(a) - strictness(b))
+  )
+  const each = withTolerances(allowed, toleranceJudgements(step, found, context)).sort(
+    (a, b) => strictness(a) - strictness(b),
+  )
   return {
     ...NOTHING,
     slot,
@@ -86,9 +90,28 @@ function judged(
   }
 }
 
+/** What rulebooks ask of a power against its rating: the claim is what it is rated at. */
+function toleranceJudgements(step: Step, found: FoundLevel, context: Context): Judgement[] {
+  if (step.claim.kind !== 'watts') return []
+  const offBy = { ...found, value: found.value - dbmFromWatts(step.claim.powerW), unit: 'dB' as const }
+  return scalarJudgements(step, offBy, { about: 'power-tolerance' }, context).filter(
+    ({ limit }) => limit.kind === 'scalar',
+  )
+}
+
+/** A rulebook that has no figure for the power itself may have one for how near it must come to its rating. */
+function withTolerances(allowed: readonly Judgement[], tolerances: readonly Judgement[]): Judgement[] {
+  const speaks = new Set(tolerances.map(({ limit }) => limit.rulebook.id))
+  return [
+    ...allowed.filter(({ limit }) => limit.kind !== 'no-figure' || !speaks.has(limit.rulebook.id)),
+    ...tolerances,
+  ]
+}
+
 /** The strictest limit first, then what cannot be judged, then silence. */
 function strictness({ limit }: Judgement): number {
   if (limit.kind === 'limit') return limit.limitDbm
+  if (limit.kind === 'scalar') return 999
   return limit.kind === 'cannot-judge' ? 1e3 : 1e4
 }
 

@@ -21,7 +21,11 @@ export const carrierPowerStation: Station = Object.freeze({
   plan: planCarrierPower,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateCarrierPower,
-  demands: (step, context) => [claimDemand(step), ...ruleDemands(step, 'carrier-power', context)],
+  demands: (step, context) => [
+    claimDemand(step),
+    ...ruleDemands(step, 'carrier-power', context),
+    ...ruleDemands(step, 'power-tolerance', context).filter(({ figure }) => figure),
+  ],
   questions: carrierPowerQuestions,
   answer: answerCarrierPower,
   report: reportCarrierPower,

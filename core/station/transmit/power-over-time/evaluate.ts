@@ -5,6 +5,7 @@ import {
   evaluateOnce,
   figureIn,
   judgeClaim,
+  judgeScalar,
   observedFigure,
   observedLevel,
   openSlot,
@@ -12,15 +13,17 @@ import {
   stepResultOf,
 } from '../../../judging'
 import { printDb, printSigned, printWatts, UNIT_SPACE, wattsFromDbm } from '../../../quantity'
-import type { RadioSet } from '../../../review'
+import type { FigureReading, RadioSet } from '../../../review'
 import { isCorrected, isLevel, type Slot, type SlotResult, type Step, type StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
 import { correctCarrier } from '../correctCarrier'
 import { type Droop, droopOf } from './droop'
 import { planPowerOverTime, USUAL_DROOP_DB } from './plan'
 
-/** The question that is an observation; the other is judged by the claim. */
+/** The question that is an observation; the others are judged. */
 export const HOLDS = 'holds-power'
+/** The question of the time-out, asked where a rulebook does. */
+export const TIME_OUT = 'time-out'
 
 /** A change smaller than this, dB, is said to be none. */
 const HOLDS_DB = 0.05
@@ -49,9 +52,36 @@ function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.field.as === 'level')
     return observedLevel(step, slot, ({ value }) => printWatts(wattsFromDbm(value)), context)
   const figure = figureIn(step, slot, context)
+  if (figure && slot.kind.is === 'time-out') return timeOut({ step, slot, reading: figure }, context)
   return figure
     ? observedFigure(slot, figure, { words: figure.text }, context)
     : openSlot(step, slot, context)
+}
+
+/** How well a hand with a clock knows when a transmission ended, ± s (common practice, no source). */
+const BY_HAND_S = 1
+
+/** After how long the set ends a transmission by itself, against the rulebooks that ask for it. */
+function timeOut(place: { step: Step; slot: Slot; reading: FigureReading }, context: Context): SlotResult {
+  return judgeScalar(
+    place,
+    {
+      about: 'time-out',
+      own: [
+        {
+          id: 'clock',
+          group: 'instrument',
+          label: 'Clock and hand',
+          distribution: 'rectangular',
+          halfWidth: BY_HAND_S,
+          assumed: true,
+        },
+      ],
+      notes: [],
+      wordsWithout: `${place.reading.text}; no figure in law`,
+    },
+    context,
+  )
 }
 
 /** What is left of the claim at the end of the log. */
@@ -92,6 +122,7 @@ export function answerPowerOverTime(
       return droop ? [{ step: result.step, droop }] : []
     })
     .sort((a, b) => a.droop.droopDb - b.droop.droopDb)[0]
+  if (question.id === TIME_OUT) return answerTimeOut(results)
   if (question.id !== HOLDS) return answerAtEnd(results)
   if (!deepest) return answerSteps(results, { without: 'Nothing is planned for this set.' })
   const { step, droop } = deepest
@@ -107,11 +138,22 @@ export function answerPowerOverTime(
   }
 }
 
+/** The time-out alone: everything else of the log is left out. */
+function answerTimeOut(results: StepResult[]): StationAnswer {
+  const only = results.map(result => ({
+    ...result,
+    slots: result.slots.filter(({ slot }) => slot.kind.is === 'time-out'),
+  }))
+  return { ...answerSteps(only, { without: 'Nothing is planned for this set.' }), results }
+}
+
 /** The claim at the end: only slots that are judged count. */
 function answerAtEnd(results: StepResult[]): StationAnswer {
   const judged = results.map(result => ({
     ...result,
-    slots: result.slots.filter(({ claim, state }) => claim !== null || state !== 'read'),
+    slots: result.slots.filter(
+      ({ slot, claim, state }) => slot.kind.is !== 'time-out' && (claim !== null || state !== 'read'),
+    ),
   }))
   return { ...answerSteps(judged, { without: 'Nothing is planned for this set.' }), results }
 }

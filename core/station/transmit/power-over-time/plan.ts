@@ -47,6 +47,9 @@ const NOTED = [
   { id: 'case-end', label: 'Case, end', field: DEGREES },
 ] as const
 
+/** Slot of the time after which the set ends a transmission by itself. */
+export const TIME_OUT_SLOT = 'time-out'
+
 /** One step a channel at high power: a log of five minutes, battery and case. */
 export function planPowerOverTime(set: RadioSet, context: Context): Step[] {
   return planSteps(set, context, {
@@ -76,7 +79,16 @@ function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
     role: null,
     optional: true,
   }))
-  return [...LOG_MOMENTS_S.map(seconds => momentSlot(seconds, frequencyHz)), ...noted]
+  const timeOut: Slot = {
+    id: TIME_OUT_SLOT,
+    kind: { is: 'time-out' },
+    label: 'Ends by itself after, as delivered',
+    frequencyHz,
+    field: { as: 'figure', unit: 's', min: 1, max: 3600, placeholder: 's' },
+    role: null,
+    optional: true,
+  }
+  return [...LOG_MOMENTS_S.map(seconds => momentSlot(seconds, frequencyHz)), ...noted, timeOut]
 }
 
 /** Slot of a moment of the log, s after key-down. */

@@ -1,9 +1,11 @@
-import { claimDemand } from '../../../judging'
+import type { Context } from '../../../context'
+import { claimDemand, ruleDemands } from '../../../judging'
+import type { RadioSet } from '../../../review'
 import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { droopOf } from './droop'
-import { answerPowerOverTime, droopFullWords, evaluatePowerOverTime, HOLDS } from './evaluate'
+import { answerPowerOverTime, droopFullWords, evaluatePowerOverTime, HOLDS, TIME_OUT } from './evaluate'
 import { planPowerOverTime, POWER_OVER_TIME_ID, POWER_OVER_TIME_ROLES } from './plan'
 
 /** Power over time: how far the power falls while the radio is kept keyed. */
@@ -21,8 +23,11 @@ export const powerOverTimeStation: Station = Object.freeze({
   plan: planPowerOverTime,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluatePowerOverTime,
-  demands: step => [claimDemand(step)],
-  questions: () => [
+  demands: (step, context) => [
+    claimDemand(step),
+    ...ruleDemands(step, 'time-out', context).filter(({ figure }) => figure),
+  ],
+  questions: (sets, context) => [
     onlyQuestion(POWER_OVER_TIME_ID, {
       id: HOLDS,
       question: 'Does its power hold when it is kept keyed?',
@@ -35,6 +40,16 @@ export const powerOverTimeStation: Station = Object.freeze({
       detail: 'last moment of the log, against the claim',
       against: 'claims',
     }),
+    ...(asksForTimeOut(sets, context)
+      ? [
+          onlyQuestion(POWER_OVER_TIME_ID, {
+            id: TIME_OUT,
+            question: 'Does its time-out end a long transmission?',
+            detail: 'as delivered, against the rulebooks that ask for one',
+            against: 'limits',
+          }),
+        ]
+      : []),
   ],
   answer: answerPowerOverTime,
   report: figureTables('Power over time', ({ slots }) => {
@@ -42,3 +57,16 @@ export const powerOverTimeStation: Station = Object.freeze({
     return droop ? [droopFullWords(droop)] : []
   }),
 } satisfies Station)
+
+/** True where a rulebook of any band has a figure for a time-out. */
+function asksForTimeOut(sets: readonly RadioSet[], context: Context): boolean {
+  return sets.some(({ bands }) =>
+    bands.some(band =>
+      context
+        .rulebooksOf(band)
+        .some(({ clauses }) =>
+          clauses.some(clause => clause.about === 'time-out' && clause.confidence !== 'L'),
+        ),
+    ),
+  )
+}
