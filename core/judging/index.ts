@@ -30,3 +30,4 @@ export {
 export { rangeWords, readWords, valueWords } from './slotWords'
 export { stepResultOf, type StepSummary } from './stepResult'
 export { antennaLines, ASSUMED_GAIN_DOUBT_DB } from './antennaGain'
+export { byTheStandard, type StandardsVerdict } from './byTheStandard'

@@ -6,6 +6,7 @@ import { outOfService, cannotJudge, noFigure, headOf, outOfBand } from './noLimi
 import { type WorkedLimit } from './powerLimitDbm'
 import type {
   CarrierFacts,
+  DecidesByItself,
   EmissionFacts,
   LimitAnswer,
   LimitClause,
@@ -81,6 +82,7 @@ export function evaluateScalar(
     rulebook: headOf(rulebook),
     recalled: clause.recalled,
     confidence: clause.confidence,
+    decides: decidesByItself(rulebook, about),
     reason: [`${clause.clause}: ${scalarWords(limit)}.`, filled(clause.note, carrier, scalarWords(limit))]
       .filter(Boolean)
       .join(' '),
@@ -109,6 +111,7 @@ class GoverningLimit implements LimitFound {
   readonly confidence: LimitFound['confidence']
   readonly referenceBandwidthHz: number | null
   readonly basis: LimitFound['basis']
+  readonly decides: LimitFound['decides']
 
   private readonly place: Place
   private readonly worked: { usable: readonly WorkedClause[]; governing: WorkedClause }
@@ -129,6 +132,7 @@ class GoverningLimit implements LimitFound {
     this.recalled = clause.recalled
     this.confidence = clause.confidence
     this.basis = clause.basis
+    this.decides = decidesByItself(book, clause.about)
     this.referenceBandwidthHz = referenceFor(clause, place.carrier, place.emission)
   }
 
@@ -148,6 +152,10 @@ class GoverningLimit implements LimitFound {
     const others = usable.filter(one => one !== governing)
     return reasonFor(governing.clause, this.place, governing.limit, others)
   }
+}
+
+function decidesByItself({ decides }: Rulebook, about: Quantity): DecidesByItself | null {
+  return decides ? { largest: decides.largest.find(one => one.about === about) ?? null } : null
 }
 
 /** The highest of the least powers that clauses ask for; null where none does. */

@@ -59,3 +59,5 @@ export {
 } from './rulebookFile'
 export { bandwidthConversionDb, bandwidthNote } from './referenceBandwidth'
 export { LEVEL_RANKS } from './types'
+export type { LargestUncertainty, OwnDecision } from './types'
+export { compareRulebooks, type ClauseChange } from './compareRulebooks'

@@ -172,6 +172,19 @@ export const rulebookSchema = Joi.object<Rulebook>({
     .max(200)
     .required(),
   clauses: Joi.array().items(clause).max(400).unique('id').required(),
+  decides: Joi.object({
+    rule: Joi.valid('value-against-limit').required(),
+    largest: Joi.array()
+      .items(
+        Joi.object({
+          about: Joi.valid(...QUANTITIES).required(),
+          value: Joi.number().greater(0).max(1000).required(),
+          unit: Joi.valid('dB', '%', 'ppm').required(),
+        }),
+      )
+      .max(60)
+      .required(),
+  }),
   noFigure: Joi.array()
     .items(
       Joi.object({

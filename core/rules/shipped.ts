@@ -84,7 +84,7 @@ export function rulebookById(id: string, own: readonly Rulebook[] = []): Ruleboo
 }
 
 function completed(file: BookFile): Rulebook {
-  const { id, title, jurisdiction, edition, standing, note, bands, clauses, noFigure } = file
+  const { id, title, jurisdiction, edition, standing, note, bands, clauses, noFigure, decides } = file
   return {
     id,
     title,
@@ -94,6 +94,7 @@ function completed(file: BookFile): Rulebook {
     note,
     bands,
     noFigure,
+    ...(decides ? { decides } : {}),
     owner: 'shipped',
     basedOn: null,
     clauses: clauses.map(clause => ({ recalled: true, when: {}, basis: 'conducted', note: '', ...clause })),

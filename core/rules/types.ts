@@ -177,6 +177,23 @@ export interface ServiceBand {
 /** `law` and `standard` give verdicts; a `yardstick` is the reviewer's own and always labelled so. */
 export type Standing = 'law' | 'standard' | 'yardstick'
 
+/** Largest uncertainty a standard allows a bench for a quantity: expanded, 95 %. */
+export interface LargestUncertainty {
+  about: Quantity
+  value: number
+  /** Of the figure itself (`%`), of the carrier’s frequency (`ppm`), or in the figure’s unit. */
+  unit: 'dB' | '%' | 'ppm'
+}
+
+/**
+ * How a standard itself decides: the measured value against the limit, whatever is left open, on a bench that leaves
+ * no more open than it allows.
+ */
+export interface OwnDecision {
+  rule: 'value-against-limit'
+  largest: LargestUncertainty[]
+}
+
 /** A rulebook: data, with one evaluator for all of them. */
 export interface Rulebook {
   id: string
@@ -193,6 +210,8 @@ export interface Rulebook {
   bands: ServiceBand[]
   clauses: LimitClause[]
   noFigure: NoFigureClause[]
+  /** How it decides by itself, where it says so; absent: it leaves that to whoever measures. */
+  decides?: OwnDecision
 }
 
 /** The fundamental a limit is asked for, and what else is known of the set. */
@@ -228,6 +247,11 @@ export interface DemandAnswer {
   governs: boolean
 }
 
+/** How a standard itself decides on one quantity; null largest: it names none for it. */
+export interface DecidesByItself {
+  largest: LargestUncertainty | null
+}
+
 /** What is said of a rulebook wherever it is named. */
 export interface RulebookHead {
   id: string
@@ -257,6 +281,8 @@ export interface LimitFound {
   referenceBandwidthHz: number | null
   /** Where the rule counts: radiated power hangs on an antenna’s gain as well. */
   basis: LimitClause['basis']
+  /** How the standard itself decides; null where it leaves that open. */
+  decides: DecidesByItself | null
 }
 
 /** There is no figure, and why. */
@@ -291,6 +317,8 @@ export interface ScalarFound {
   recalled: boolean
   confidence: Confidence
   reason: string
+  /** How the standard itself decides; null where it leaves that open. */
+  decides: DecidesByItself | null
 }
 
 /** The limit on another figure, or why there is none. */

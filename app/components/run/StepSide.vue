@@ -69,6 +69,7 @@ const budgetOf = computed(() => {
       :each="focus.each"
       :about="about"
       :probability="probability"
+      :value="focus.reading?.seen.as === 'figure' ? focus.reading.seen.value : null"
     />
     <BudgetPanel v-if="budget" :budget="budget" :about="budgetOf" />
     <section v-if="focus?.notes.length" class="sheet panel">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limitShort, limitSource } from '#core/judging'
+import { byTheStandard, limitShort, limitSource } from '#core/judging'
 import type { AnyLimit, Judgement } from '#core/step'
 import { printDbm } from '#core/quantity'
 
@@ -13,6 +13,7 @@ const {
   carrierWords,
   each,
   probability,
+  value = null,
   about = 'harmonic',
 } = defineProps<{
   limit: AnyLimit
@@ -20,10 +21,19 @@ const {
   carrierWords: string
   each: readonly Judgement[]
   probability: number | null
+  /** The figure that was judged, in its unit; null where none was. */
+  value?: number | null
   about?: 'harmonic' | 'carrier'
 }>()
 
 const demands = computed(() => (limit.kind === 'limit' && limit.demands.length > 1 ? limit.demands : []))
+/** What standards that decide by themselves say beside the review’s own rule. */
+const standards = computed(() =>
+  each.flatMap(one => {
+    const verdict = byTheStandard(one, value)
+    return verdict ? [{ title: one.limit.rulebook.title, verdict }] : []
+  }),
+)
 const percent = computed(() => {
   if (probability === null) return null
   if (probability > 0.9995) return 'more than 99.9 %'
@@ -66,6 +76,10 @@ const percent = computed(() => {
         </li>
       </ul>
     </template>
+    <div v-for="one in standards" :key="one.title" class="small">
+      <p>By {{ one.title }} itself: <VerdictWord :state="one.verdict.state" :words="one.verdict.words" /></p>
+      <p v-if="one.verdict.tooUncertain" class="quiet">{{ one.verdict.tooUncertain }}</p>
+    </div>
     <p class="source">
       {{ [...limitSource(limit)].reverse().join(' · ')
       }}<span v-if="limit.rulebook.owner === 'reviewer'" class="quiet"> · your own rulebook</span

@@ -4,7 +4,7 @@ import { rangeWords, readWords, valueWords } from '../../judging'
 import { printMhz } from '../../quantity'
 import { isRead, settingWords, type SlotResult, type StepResult } from '../../step'
 import { conditions } from './conditions'
-import { noteList, reasonLines } from './reasons'
+import { noteList, reasonLines, standardsLines } from './reasons'
 
 /** What belongs to a step besides its figures, in sentences. */
 export type Besides = (result: StepResult, context: Context) => string[]
@@ -17,6 +17,7 @@ export function figureTables(title: string, besides: Besides = () => []) {
       conditions([result]),
       ...besides(result, context).map((text): ReportBlock => ({ kind: 'paragraph', text })),
       ...reasonLines(result.slots.filter(isRead).flatMap(({ each }) => each.map(({ limit }) => limit))),
+      ...standardsLines(result.slots.filter(isRead)),
       ...noteOf(result, context),
       ...noteList(result.slots.filter(isRead)),
     ])

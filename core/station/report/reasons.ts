@@ -1,5 +1,5 @@
 import type { ReportBlock } from '../../document'
-import { limitSource } from '../../judging'
+import { byTheStandard, limitSource } from '../../judging'
 import type { AnyLimit, SlotResult } from '../../step'
 
 /** Why limits are what they are, by every rulebook they come from, as quiet lines. */
@@ -16,6 +16,20 @@ function reasonWords(limit: AnyLimit): string {
       ? ` Recalled, confidence ${limit.confidence}; check the current text.`
       : ''
   return `${[owned, ...clause].join(', ')}: ${limit.reason}${recalled}`
+}
+
+/** What standards that decide by themselves say of slots, beside the review’s own rule; each line once. */
+export function standardsLines(slots: readonly SlotResult[]): ReportBlock[] {
+  const items = slots.flatMap(({ slot, each, reading }) =>
+    each.flatMap(one => {
+      const value = reading?.seen.as === 'figure' ? reading.seen.value : null
+      const verdict = byTheStandard(one, value)
+      if (!verdict) return []
+      const doubt = verdict.tooUncertain ? ` ${verdict.tooUncertain}` : ''
+      return [`${slot.label}, by ${one.limit.rulebook.title} itself: ${verdict.words}.${doubt}`]
+    }),
+  )
+  return items.length > 0 ? [{ kind: 'list', items: [...new Set(items)] }] : []
 }
 
 /** What was noted on slots, each line once. */

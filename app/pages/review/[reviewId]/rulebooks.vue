@@ -44,6 +44,7 @@ function picked(event: Event): void {
       <AskTheRulebooks :books="chosen" :yardstick="yardstick" />
     </div>
     <RulebookClauses v-if="shown" :book="shown" />
+    <CompareRulebooks v-if="shown" :book="shown" />
     <DecisionChoice />
   </div>
 </template>

@@ -3,6 +3,7 @@ import { rangeWords, valueWords } from '../../../judging'
 import { printClaimW, printMhz, printMhzFigure } from '../../../quantity'
 import { isRead, type StepResult } from '../../../step'
 import { conditions } from '../../report/conditions'
+import { standardsLines } from '../../report/reasons'
 
 /** Carrier power of all channels and levels as one table. */
 export function reportCarrierPower(results: readonly StepResult[]): ReportBlock[] {
@@ -24,6 +25,7 @@ export function reportCarrierPower(results: readonly StepResult[]): ReportBlock[
       rows: results.flatMap(rowOf),
     },
     conditions(results),
+    ...standardsLines(results.flatMap(({ slots }) => slots.slice(0, 1))),
     ...supplyList(results),
   ]
 }

@@ -3,7 +3,7 @@ import { rangeWords } from '../../../judging'
 import { printMhz, printMhzFigure, printSigned } from '../../../quantity'
 import type { AnyLimit, SlotResult, StepResult } from '../../../step'
 import { conditions } from '../../report/conditions'
-import { noteList, reasonLines } from '../../report/reasons'
+import { noteList, reasonLines, standardsLines } from '../../report/reasons'
 import { isFirstLine } from './harmonicSlots'
 
 /** Harmonics and spurs of each step as a table, with the limits’ reasons. */
@@ -12,6 +12,7 @@ export function reportHarmonics(results: readonly StepResult[]): ReportBlock[] {
     tableOf(result),
     conditions([result]),
     ...reasonLines(limitsOf(result)),
+    ...standardsLines(result.slots),
     ...noteList(result.slots),
   ])
 }
