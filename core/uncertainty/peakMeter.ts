@@ -31,17 +31,18 @@ const SMALLEST_DB = 0.005
  * What harmonics leave open in a meter that feels the peak of the voltage: the highest value of
  * cos t + Σ r·cos(nt + φ), the angles φ being anything. Weak ones each move it by ±8.686·r dB, U-shaped; strong ones
  * bend the crest and are worked out together.
- * @param alternatives - sets of harmonics, of which it may be any; one where they were read.
  */
 export function peakMeterEffect(
   name: (harmonic: HarmonicInMeter | null) => LineName,
-  alternatives: readonly (readonly HarmonicInMeter[])[],
+  harmonics: readonly HarmonicInMeter[],
 ): PeakEffect {
-  const [only = []] = alternatives
-  const bend = only.reduce((sum, { n, downDb }) => sum + n * n * ratioOf(downDb), 0)
-  if (alternatives.length === 1 && bend < BENDS_FROM)
-    return { correctionDb: 0, lines: only.map(one => evenLine(name(one), one)).filter(isFelt) }
-  const { edges, middleDb, deviationDb, key } = tableOf(alternatives)
+  const bend = harmonics.reduce((sum, { n, downDb }) => sum + n * n * ratioOf(downDb), 0)
+  if (bend < BENDS_FROM)
+    return {
+      correctionDb: 0,
+      lines: harmonics.map(one => evenPeakLine(name(one), one.downDb)).filter(isFelt),
+    }
+  const { edges, middleDb, deviationDb, key } = tableOf(harmonics)
   const line = contribution({
     ...name(null),
     group: 'harmonics',
@@ -55,7 +56,8 @@ export function peakMeterEffect(
 const ratioOf = (downDb: number) => 10 ** (-downDb / 20)
 const isFelt = ({ halfWidth }: Contribution) => halfWidth >= SMALLEST_DB
 
-function evenLine(line: LineName, { downDb }: HarmonicInMeter): Contribution {
+/** A harmonic of any order, whatever its angle, to first order: U-shaped, and no way preferred. */
+export function evenPeakLine(line: LineName, downDb: number): Contribution {
   return contribution({
     ...line,
     group: 'harmonics',
@@ -78,13 +80,11 @@ const WEAK_FROM_DB = 50
 const MOST_KNOWN = 2000
 const known = new Map<string, PeakTable>()
 
-function tableOf(alternatives: readonly (readonly HarmonicInMeter[])[]): PeakTable {
-  const rounded = alternatives.map(set =>
-    set.flatMap(({ n, downDb }) =>
-      downDb < WEAK_FROM_DB ? [{ n, downDb: Math.round(downDb / ROUNDED_DB) * ROUNDED_DB }] : [],
-    ),
+function tableOf(harmonics: readonly HarmonicInMeter[]): PeakTable {
+  const rounded = harmonics.flatMap(({ n, downDb }) =>
+    downDb < WEAK_FROM_DB ? [{ n, downDb: Math.round(downDb / ROUNDED_DB) * ROUNDED_DB }] : [],
   )
-  const key = `peak/${rounded.map(set => set.map(({ n, downDb }) => `${n}@${downDb}`).join('+')).join('|')}`
+  const key = `peak/${rounded.map(({ n, downDb }) => `${n}@${downDb}`).join('+')}`
   let table = known.get(key)
   if (!table) {
     if (known.size >= MOST_KNOWN) known.clear()
@@ -97,11 +97,10 @@ const ANGLES = 200
 /** Steps that fill any number of angles evenly: the square roots of primes (Kronecker’s sequence). */
 const IRRATIONAL = [2, 3, 5, 7, 11, 13, 17, 19, 23].map(Math.sqrt)
 
-function workedOut(key: string, alternatives: readonly (readonly HarmonicInMeter[])[]): PeakTable {
+function workedOut(key: string, harmonics: readonly HarmonicInMeter[]): PeakTable {
   // What it reads high is what the truth lies under it.
-  const errors = alternatives
-    .flatMap(set => Array.from({ length: ANGLES }, (_unused, i) => -20 * Math.log10(peakOf(set, i))))
-    .sort((a, b) => a - b)
+  const errors = Array.from({ length: ANGLES }, (_unused, i) => -20 * Math.log10(peakOf(harmonics, i)))
+  errors.sort((a, b) => a - b)
   const at = (p: number) => errors[Math.min(errors.length - 1, Math.floor(p * errors.length))]!
   const middle = at(0.5)
   const mean = errors.reduce((sum, one) => sum + one, 0) / errors.length

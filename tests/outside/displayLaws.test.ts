@@ -60,7 +60,7 @@ describe('one look at a carrier in noise (S. O. Rice, Bell Syst. Tech. J. 24 (19
 
 describe('a peak-reading meter on a carrier with harmonics', () => {
   const range = (set: { n: number; downDb: number }[]) => {
-    const { lines, correctionDb } = peakMeterEffect(harmonic => ({ id: `${harmonic?.n}`, label: '' }), [set])
+    const { lines, correctionDb } = peakMeterEffect(harmonic => ({ id: `${harmonic?.n}`, label: '' }), set)
     return { ...createDistributions().of(lines), correctionDb, lines }
   }
 

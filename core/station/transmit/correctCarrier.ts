@@ -9,7 +9,7 @@ import {
   withMore,
 } from '../../step'
 import { type HarmonicContent, harmonicContent } from './harmonicContent'
-import { peakMeterEffect } from '../../uncertainty'
+import { evenPeakLine, type PeakEffect, peakMeterEffect } from '../../uncertainty'
 
 /** So far down, dB, the harmonics of a set may be that nobody has read (common practice, no source). */
 export const ASSUMED_HARMONICS_DOWN_DB = 20
@@ -43,26 +43,27 @@ function withoutHarmonicPower(found: FoundLevel, { read }: HarmonicContent, cont
   return correctionDb < SMALLEST_DB ? found : withMore(found, { correctionDb, lines: [] }, context)
 }
 
-/** What the harmonics that were read leave open; where none was, one that may be either of the first two. */
-function peakEffect({ read }: HarmonicContent) {
-  return read.length > 0
-    ? peakMeterEffect(
-        harmonic => ({
-          id: `harmonics:${harmonic ? `x${harmonic.n}` : 'read'}`,
-          label: `${harmonic ? `Harmonic ×${harmonic.n}` : 'Harmonics'} in the meter`,
-        }),
-        // One standard uncertainty stronger than read: what is not quite known may be as much.
-        [read.map(({ n, downDb, doubtDb }) => ({ n, downDb: downDb - doubtDb }))],
-      )
-    : peakMeterEffect(
-        () => ({
-          id: 'harmonics:unread',
-          label: `Harmonics nobody has read, ${ASSUMED_HARMONICS_DOWN_DB} dB down at most, in the meter`,
-          assumed: true,
-        }),
-        [2, 3].map(n => [{ n, downDb: ASSUMED_HARMONICS_DOWN_DB }]),
-      )
+/** What the harmonics that were read leave open; where none was, one that nobody knows, either way alike. */
+function peakEffect({ read }: HarmonicContent): PeakEffect {
+  if (read.length === 0) return { correctionDb: 0, lines: [UNREAD] }
+  return peakMeterEffect(
+    harmonic => ({
+      id: `harmonics:${harmonic ? `x${harmonic.n}` : 'read'}`,
+      label: `${harmonic ? `Harmonic ×${harmonic.n}` : 'Harmonics'} in the meter`,
+    }),
+    // One standard uncertainty stronger than read: what is not quite known may be as much.
+    read.map(({ n, downDb, doubtDb }) => ({ n, downDb: downDb - doubtDb })),
+  )
 }
+
+const UNREAD = evenPeakLine(
+  {
+    id: 'harmonics:unread',
+    label: `Harmonics nobody has read, ${ASSUMED_HARMONICS_DOWN_DB} dB down at most, in the meter`,
+    assumed: true,
+  },
+  ASSUMED_HARMONICS_DOWN_DB,
+)
 
 function peakNotes({ read }: HarmonicContent, sensor: 'diode' | 'unknown'): string[] {
   const what =
