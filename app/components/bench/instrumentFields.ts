@@ -139,7 +139,7 @@ const ANALYSER: readonly EditField<SpectrumAnalyser>[] = [
     unit: 'dB',
     min: 0,
     max: 10,
-    empty: 'not stated: 0.2 dB assumed',
+    empty: '0.2 assumed',
   }),
   choice<SpectrumAnalyser, Display>(
     { label: 'How it shows a level', change: 'how an analyser shows a level', items: DISPLAY_ITEMS },

@@ -51,27 +51,6 @@ const asked = (line: ClauseLine | null) =>
         >Which verdicts turn?</VBtn
       >
     </div>
-    <template v-if="other">
-      <p v-if="changes.length === 0" class="small">Every clause reads the same.</p>
-      <div v-else class="scroll">
-        <table class="plain" aria-label="What changed">
-          <thead>
-            <tr>
-              <th>Clause</th>
-              <th>In {{ other.title }}</th>
-              <th>In {{ book.title }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="{ id, before, after } in changes" :key="id">
-              <td>{{ (after ?? before)!.clause }}, {{ (after ?? before)!.about }}</td>
-              <td>{{ asked(before) }}</td>
-              <td>{{ asked(after) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-    </template>
     <template v-if="flips">
       <p v-if="flips.length === 0" class="small">No verdict of this review turns.</p>
       <div v-else class="scroll">
@@ -90,6 +69,27 @@ const asked = (line: ClauseLine | null) =>
               <td>{{ flip.station }}: {{ flip.place }}</td>
               <td><VerdictWord :state="flip.before.state" :words="flip.before.words" /></td>
               <td><VerdictWord :state="flip.after.state" :words="flip.after.words" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <template v-if="other">
+      <p v-if="changes.length === 0" class="small">Every clause reads the same.</p>
+      <div v-else class="scroll">
+        <table class="plain" aria-label="What changed">
+          <thead>
+            <tr>
+              <th>Clause</th>
+              <th>In {{ other.title }}</th>
+              <th>In {{ book.title }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ id, before, after } in changes" :key="id">
+              <td>{{ (after ?? before)!.clause }}, {{ (after ?? before)!.about }}</td>
+              <td>{{ asked(before) }}</td>
+              <td>{{ asked(after) }}</td>
             </tr>
           </tbody>
         </table>
