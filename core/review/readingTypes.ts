@@ -35,6 +35,8 @@ export interface SeenLevel {
   doubt: ReadingDoubt | null
   /** Where it was read several times: every level, dBm; `levelDbm` is their mean. Empty for one reading. */
   repeatsDbm: number[]
+  /** Bandwidth its trace was read in, Hz; absent: that of its instrument. */
+  resolutionBandwidthHz?: number
   /** How its trace shows a level; absent: as its instrument does. */
   detection?: Detection
   /** What the signal is, as the reviewer says; absent: nobody said. */

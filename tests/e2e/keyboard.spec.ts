@@ -106,7 +106,7 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
     await expect(page.getByTestId('verdict')).toContainText(/Can’t tell|Short/)
     await page.keyboard.press('Enter')
     await saved(page)
-    await expect(page.getByTestId('socket-power')).toContainText('4.37 W')
+    await expect(page.getByTestId('socket-power')).toContainText('4.32 W')
   })
 
   await test.step('harmonics: Enter keeps and goes on', async () => {

@@ -39,6 +39,7 @@ const seenLevel = Joi.object({
     .allow(null)
     .required(),
   repeatsDbm: Joi.array().items(db).max(100).required(),
+  resolutionBandwidthHz: Joi.number().greater(0).max(1e9),
   detection,
   nature: Joi.valid(...SIGNAL_NATURES),
   sweeps: Joi.object({

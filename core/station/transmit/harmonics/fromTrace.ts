@@ -63,6 +63,7 @@ function levelOf(
       traceFloorDbm: taken.peaks.floorDbm,
       doubt: peak.doubt,
       ...(peak.sweeps ? { sweeps: peak.sweeps } : {}),
+      ...(taken.resolutionBandwidthHz === null ? {} : { resolutionBandwidthHz: taken.resolutionBandwidthHz }),
       ...traceShows(taken),
     }),
     source: taken.source,

@@ -75,14 +75,15 @@ export class JudgedHarmonic implements SlotResult {
 
   /** Whether what the signal is decides: it does where noise would turn the verdict round, or leaves it open. */
   get hangsOnBandwidth(): boolean {
-    const { limit, verdict } = this
-    if (limit.kind !== 'limit' || verdict.marginLow === null) return false
-    const counted = countedOtherwise(limit.referenceBandwidthHz, this.asCounted())
-    if (!counted?.isOpen) return false
-    return (
-      verdict.state === 'too-close' ||
-      (verdict.state === 'inside' && verdict.marginLow < counted.mayReadMoreDb)
-    )
+    return this.each.some(({ limit, verdict }) => {
+      if (limit.kind !== 'limit' || verdict.marginLow === null) return false
+      const counted = countedOtherwise(limit.referenceBandwidthHz, this.asCounted())
+      if (!counted?.isOpen) return false
+      const { state, marginLow } = verdict
+      // Where noise was allowed for already, what is inside is so either way.
+      const allowedDb = counted.noiseReadsDb[1]
+      return state === 'too-close' || (state === 'inside' && marginLow < counted.mayReadMoreDb - allowedDb)
+    })
   }
 
   private asCounted() {
@@ -109,6 +110,7 @@ function yardstickLimits(rulebook: Rulebook, { step, carrier }: JudgedBy): BookL
 }
 
 function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {
+  if (seen.resolutionBandwidthHz !== undefined) return seen.resolutionBandwidthHz
   if (seen.doubt) return seen.doubt.resolutionBandwidthHz
   const instrument = context.instrument(instrumentId)
   return instrument?.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : null
