@@ -6,7 +6,7 @@ const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 /** A coarse sweep with a spur at 173.3 MHz, and three levels at the second harmonic. */
 function contradictingCsv(): string {
   const lines = ['# RBW: 10 kHz', 'Frequency (MHz),Level (dBm)']
-  const levels: Record<string, number> = { '146.52': -13, '173.3': -66 }
+  const levels: Record<string, number> = { '146.52': -13, '173.3': -66, '293.04': -58.8 }
   for (let mhz = 140; mhz < 300; mhz += 0.01) {
     const at = String(Number(mhz.toFixed(2)))
     lines.push(`${at},${levels[at] ?? -95}`)

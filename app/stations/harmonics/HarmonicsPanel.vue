@@ -124,7 +124,7 @@ useStationKeys(run, {
         :reach-hz="instrument?.toHz ?? 1e9"
       />
       <QuestionsList :questions="result.questions" />
-      <p v-for="offer in result.offers" :key="offer.id" class="offer" role="note">
+      <p v-for="offer in result.offers" :key="offer.id + offer.slotId" class="offer" role="note">
         <VerdictMark state="too-close" />
         <span v-if="offer.id === 'pad-test'"
           >{{ offer.words }} <NuxtLink :to="padTestAt">To the pad test</NuxtLink></span

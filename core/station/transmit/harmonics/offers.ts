@@ -47,17 +47,17 @@ export function offersFor(step: Step, governs: SlotResult, context: Context): Of
   ]
 }
 
+/** Most offers of one kind at a step: more would bury what is asked. */
+const MOST_OFFERS = 3
+
 /** Where a reading counts otherwise in the rule’s bandwidth, and the verdict may hang on it: how to tell. */
 export function bandwidthOffers(slots: readonly SlotResult[]): Offer[] {
-  const open = slots.find(
-    (result): result is JudgedHarmonic => result instanceof JudgedHarmonic && result.hangsOnBandwidth,
-  )
-  if (!open) return []
-  return [
-    {
+  return slots
+    .filter(result => result instanceof JudgedHarmonic && result.hangsOnBandwidth)
+    .slice(0, MOST_OFFERS)
+    .map(({ slot }) => ({
       id: 'bandwidth',
-      slotId: open.slot.id,
-      words: `${open.slot.label} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
-    },
-  ]
+      slotId: slot.id,
+      words: `${slot.label} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
+    }))
 }
