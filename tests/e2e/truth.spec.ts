@@ -32,7 +32,7 @@ test('what a trace contradicts, and what a spur is, is said and asked', async ({
   await page.getByRole('checkbox', { name: /ITU spurious, category A/ }).check()
   await saved(page)
   await visit(page, MINI)
-  const offer = page.getByRole('note').filter({ hasText: 'spur 173.300 MHz' })
+  const offer = page.getByRole('note').filter({ hasText: 'Spur 173.300 MHz' })
   await expect(offer).toContainText('a second bandwidth tells')
   await offer.getByRole('button', { name: 'A plain carrier' }).click()
   await expect(offer).toHaveCount(0)

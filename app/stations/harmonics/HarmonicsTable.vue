@@ -69,7 +69,9 @@ function carrierWordsOf(result: SlotResult): string {
           :class="{ here: row.slot.id === focusSlotId }"
           @click="focusSlotId = row.slot.id"
         >
-          <th scope="row">{{ row.slot.label }}</th>
+          <th scope="row" :aria-label="row.slot.label">
+            {{ row.slot.kind.is === 'spur' ? 'spur' : row.slot.label }}
+          </th>
           <td class="right figure">{{ row.mhz }}</td>
           <td class="right entry" :data-slot="row.slot.id">
             <SlotField

@@ -223,7 +223,7 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
   align-items: center;
   justify-content: start;
 }
-.settings > :last-child {
+.settings > .v-checkbox {
   grid-column: 1 / -1;
 }
 .scroll {

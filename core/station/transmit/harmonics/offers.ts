@@ -58,6 +58,8 @@ export function bandwidthOffers(slots: readonly SlotResult[]): Offer[] {
     .map(({ slot }) => ({
       id: 'bandwidth',
       slotId: slot.id,
-      words: `${slot.label} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
+      words: `${capital(slot.label)} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
     }))
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
