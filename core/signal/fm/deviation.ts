@@ -1,5 +1,6 @@
 import { CoreError } from '../../errors'
-import type { AudioBlock, SubAudible, ToneFit } from './audioBlock'
+import type { SubAudible, ToneFit } from './audioBlock'
+import { carrierToNoiseDb, FM_THRESHOLD_DB, NO_SIGNAL_BELOW_DB } from './carrierToNoise'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
 
 /** Deviation of a recording, Hz. */
@@ -9,6 +10,14 @@ export interface DeviationFound {
    * noise can only have pushed apart.
    */
   method: 'tone' | 'extremes'
+  /** Swing of the fitted tone alone, Hz, where something swings further; null else. */
+  toneAloneHz: number | null
+  /** So weak a carrier clicks: the figure is at most this. */
+  isUpperBound: boolean
+  /** How far the carrier stands above the noise in its channel, dB. */
+  carrierToNoiseDb: number
+  /** How far the carrier moved from the beginning to the end of what was used, Hz; taken out of the swing. */
+  driftHz: number
   plusHz: number
   minusHz: number
   halfPeakToPeakHz: number
@@ -75,7 +84,15 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
       'No carrier long enough was found in this channel. A tenth of a second keyed is needed; was the right frequency set?',
       { name: 'keyed time', got: usedS, min: 0.1 },
     )
+  const aboveNoiseDb = carrierToNoiseDb(average(used, ({ powerVariance }) => powerVariance))
+  if (aboveNoiseDb < NO_SIGNAL_BELOW_DB)
+    throw new CoreError(
+      'too-few',
+      'There is no signal in this channel that stands above its noise. Was the right frequency set?',
+      { name: 'carrier over noise, dB', got: aboveNoiseDb, min: FM_THRESHOLD_DB },
+    )
   const mean = average(used, ({ carrierHz }) => carrierHz)
+  const driftHz = driftOf(used)
   const noiseRmsHz = average(used, block => block.noiseRmsHz)
   const tones = used.flatMap(({ tone }) => (tone ? [tone] : []))
   const subs = used.flatMap(({ subAudible }) => (subAudible ? [subAudible] : []))
@@ -84,7 +101,11 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
     common: {
       subAudible,
       carrierHz: mean + shiftHz,
-      carrierUncertaintyHz: carrierUncertainty(used),
+      // What moved through so much was anywhere in it.
+      carrierUncertaintyHz: Math.hypot(carrierUncertainty(used), driftHz / Math.sqrt(12)),
+      driftHz,
+      carrierToNoiseDb: aboveNoiseDb,
+      isUpperBound: aboveNoiseDb < FM_THRESHOLD_DB,
       usedS,
       noiseRmsHz,
       channelHalfHz: filters.channelHalfHz,
@@ -93,8 +114,61 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
     used,
     subHz: subAudible?.deviationHz ?? 0,
   }
-  if (tones.length * 2 > used.length) return ofOneTone(keyedPart, tones)
-  return ofExtremes(keyedPart, rawExtremes(sums, keyed, mean))
+  const furthest = ofExtremes(keyedPart, rawExtremes(sums, keyed, carrierAt(blocks, mean)))
+  if (tones.length * 2 <= used.length) return furthest
+  const tone = ofOneTone(keyedPart, tones)
+  return swingsFurther(furthest, tone) ? besideItsTone(furthest, tone, tones) : tone
+}
+
+/** Further than the tone by more than this share, and than noise may have pushed it by this many times. */
+const FURTHER_SHARE = 0.03
+const FURTHER_THAN_NOISE = 1.5
+
+/** A burst, an overshoot: something swings further than the tone that is most of the modulation. */
+function swingsFurther(furthest: DeviationFound, tone: DeviationFound): boolean {
+  const beyondHz = Math.max(furthest.plusHz - tone.plusHz, furthest.minusHz - tone.minusHz)
+  return beyondHz > FURTHER_SHARE * tone.halfPeakToPeakHz + FURTHER_THAN_NOISE * furthest.noiseAddsHz
+}
+
+/** What swings furthest counts, and the tone’s own figure stands beside it. */
+function besideItsTone(
+  furthest: DeviationFound,
+  tone: DeviationFound,
+  tones: readonly ToneFit[],
+): DeviationFound {
+  // Of its seconds the middle one: the burst lies in one of them.
+  const swings = tones.map(({ plusHz, minusHz }) => (plusHz + minusHz) / 2).sort((a, b) => a - b)
+  const toneAloneHz = swings[swings.length >> 1]!
+  return {
+    ...furthest,
+    toneHz: tone.toneHz,
+    distortion: tone.distortion,
+    toneAloneHz,
+    words: `${furthest.words} The tone that is most of it, fitted alone, swings ${Math.round(toneAloneHz)} Hz: something else swings further.`,
+  }
+}
+
+/** The carrier of the second a moment lies in: what drifts is no swing. */
+function carrierAt(blocks: readonly PoweredBlock[], meanHz: number): (atS: number) => number {
+  return atS => blocks.findLast(({ startS }) => startS <= atS + 1e-9)?.carrierHz ?? meanHz
+}
+
+/** Seconds a drift can be told from. */
+const LEAST_DRIFT_BLOCKS = 3
+
+/** How far the carrier moved over all blocks, by a straight line through their carriers, Hz. */
+function driftOf(blocks: readonly PoweredBlock[]): number {
+  if (blocks.length < LEAST_DRIFT_BLOCKS) return 0
+  const meanS = meanOf(blocks, ({ startS }) => startS)
+  const meanHz = meanOf(blocks, ({ carrierHz }) => carrierHz)
+  let covariance = 0
+  let variance = 0
+  for (const { startS, carrierHz } of blocks) {
+    covariance += (startS - meanS) * (carrierHz - meanHz)
+    variance += (startS - meanS) ** 2
+  }
+  const last = blocks.at(-1)!
+  return variance === 0 ? 0 : (covariance / variance) * (last.startS + last.seconds - blocks[0]!.startS)
 }
 
 /** What was keyed of a recording, and what is said of it however its deviation is found. */
@@ -104,6 +178,9 @@ interface KeyedPart {
     | 'subAudible'
     | 'carrierHz'
     | 'carrierUncertaintyHz'
+    | 'driftHz'
+    | 'carrierToNoiseDb'
+    | 'isUpperBound'
     | 'usedS'
     | 'noiseRmsHz'
     | 'channelHalfHz'
@@ -123,6 +200,7 @@ function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]
   return {
     ...common,
     method: 'tone',
+    toneAloneHz: null,
     plusHz: plus + subHz,
     minusHz: minus + subHz,
     halfPeakToPeakHz: half + subHz,
@@ -135,7 +213,7 @@ function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]
     toneHz: meanOf(tones, ({ toneHz }) => toneHz),
     distortion: meanOf(tones, ({ distortion }) => distortion),
     standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, fitNoise(used, tones[0]!.toneHz, seconds)),
-    words: `One tone, fitted with its harmonics over ${words(common.usedS)} of keyed signal: noise on top does not count. ${filterWords(common)}`,
+    words: `One tone, fitted with its harmonics over ${words(common.usedS)} of keyed signal: noise on top does not count. ${besidesWords(common)}`,
   }
 }
 
@@ -150,6 +228,7 @@ function ofExtremes(
   return {
     ...common,
     method: 'extremes',
+    toneAloneHz: null,
     plusHz,
     minusHz,
     halfPeakToPeakHz: half,
@@ -159,8 +238,24 @@ function ofExtremes(
     distortion: null,
     audioHz: Math.max(0, half - subHz),
     standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, noiseAddsHz / Math.sqrt(12)),
-    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${filterWords(common)}`,
+    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
   }
+}
+
+/** What is said whatever the way: the filters, a drift, a carrier too weak. */
+function besidesWords(common: KeyedPart['common']): string {
+  const { driftHz, carrierUncertaintyHz, isUpperBound, carrierToNoiseDb: aboveDb } = common
+  return [
+    filterWords(common),
+    ...(Math.abs(driftHz) > Math.max(1, carrierUncertaintyHz)
+      ? [`The carrier drifted by ${Math.round(driftHz)} Hz; that is taken out of the swing.`]
+      : []),
+    ...(isUpperBound
+      ? [
+          `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, where a discriminator clicks: at most this.`,
+        ]
+      : []),
+  ].join(' ')
 }
 
 function filterWords(filter: Pick<DeviationFound, 'channelHalfHz' | 'audioLowPassHz'>): string {
@@ -240,15 +335,16 @@ function keyedBuckets(power: Float64Array, threshold: number): number[] {
 function rawExtremes(
   { buckets }: DeviationSums,
   keyed: readonly number[],
-  meanHz: number,
+  carrierHz: (atS: number) => number,
 ): { plusHz: number; minusHz: number } {
-  let highest = -Infinity
-  let lowest = Infinity
+  let plusHz = -Infinity
+  let minusHz = -Infinity
   for (const k of keyed) {
-    highest = Math.max(highest, buckets.highestHz[k]!)
-    lowest = Math.min(lowest, buckets.lowestHz[k]!)
+    const middleHz = carrierHz(k * buckets.bucketS)
+    plusHz = Math.max(plusHz, buckets.highestHz[k]! - middleHz)
+    minusHz = Math.max(minusHz, middleHz - buckets.lowestHz[k]!)
   }
-  return { plusHz: highest - meanHz, minusHz: meanHz - lowest }
+  return { plusHz, minusHz }
 }
 
 function meanOf<T>(all: readonly T[], pick: (one: T) => number): number {
@@ -256,7 +352,7 @@ function meanOf<T>(all: readonly T[], pick: (one: T) => number): number {
 }
 
 /** Mean over the time of the blocks. */
-function average(blocks: readonly PoweredBlock[], pick: (block: AudioBlock) => number): number {
+function average(blocks: readonly PoweredBlock[], pick: (block: PoweredBlock) => number): number {
   const total = blocks.reduce((sum, { seconds }) => sum + seconds, 0)
   return blocks.reduce((sum, block) => sum + block.seconds * pick(block), 0) / total
 }

@@ -15,6 +15,8 @@ export interface DeviationBuckets {
 export interface PoweredBlock extends AudioBlock {
   startS: number
   leastPower: number
+  /** Variance of the power of its samples over the square of their mean: what noise does to a steady carrier. */
+  powerVariance: number
 }
 
 /** What a stretch of a recording came to; stretches follow one another. */
@@ -79,9 +81,21 @@ export class DeviationMeter {
     for (let at = 0; at + this.bucketSamples <= this.filled; at += this.bucketSamples) this.takeBucket(at)
     const leastPower = Math.min(...this.power.slice(first))
     const block = readAudioBlock(this.block.slice(0, this.filled), { rateHz, audioHz, engine: this.engine })
-    this.blocks.push({ ...block, startS, leastPower })
+    this.blocks.push({ ...block, startS, leastPower, powerVariance: this.powerVariance() })
     this.done += this.filled
     this.filled = 0
+  }
+
+  private powerVariance(): number {
+    let sum = 0
+    let squares = 0
+    for (let n = 0; n < this.filled; n++) {
+      const power = this.blockPower[n]!
+      sum += power
+      squares += power * power
+    }
+    const mean = sum / this.filled
+    return mean > 0 ? squares / this.filled / (mean * mean) - 1 : 0
   }
 
   private takeBucket(at: number): void {

@@ -4,6 +4,10 @@ import { analysis } from '../../support/analysis'
 
 const deviation: NonNullable<RecordingAnalysis['deviation']> = {
   method: 'tone',
+  toneAloneHz: null,
+  isUpperBound: false,
+  carrierToNoiseDb: Infinity,
+  driftHz: 0,
   plusHz: 2510,
   minusHz: 2490,
   halfPeakToPeakHz: 2500,

@@ -45,6 +45,7 @@ function largerSwing(d: Deviation, slotId: string): KeptFigure {
     seen: seenFigure({
       value,
       unit: 'Hz',
+      isUpperBound: d.isUpperBound,
       standardUncertainty:
         d.method === 'extremes' ? EXTREMES_SHARE * d.halfPeakToPeakHz : d.standardUncertaintyHz,
       noiseAdds: d.noiseAddsHz,
