@@ -67,7 +67,9 @@ function ratio(step: Step, slot: Slot, context: Context): SlotResult {
           notes: ['Tones more than half a dB apart flatter or spoil the products.'],
         }
       : { words: imdWords(value, isUpperBound), notes: [TWO_SCHOOLS] }
-  return observedFigure(slot, reading, { ...said, own }, context)
+  const shown = observedFigure(slot, reading, { ...said, own }, context)
+  // A product in the noise is at most so strong: it stands at least so far down, and the words say so.
+  return isUpperBound && shown.found ? { ...shown, found: { ...shown.found, isUpperBound: false } } : shown
 }
 
 /** A product in both conventions. */

@@ -31,6 +31,7 @@ function figuresOf({ twoTone: found, words }: RecordingAnalysis): KeptFigure[] {
         seen: seenFigure({
           value: belowToneDb,
           unit: 'dB',
+          isUpperBound,
           standardUncertainty: standardUncertaintyDb,
           method: `${method}${isUpperBound ? ' It lies in the noise: at least this far down.' : ''}`,
         }),

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { rangeWords } from '#core/judging'
+import { rangeWords, valueWords } from '#core/judging'
 import { readWith } from '#core/step'
 import { newReceiver } from '#core/chain'
 import { imdWords, stationById, TWO_TONE_ID } from '#core/station'
 import type { Context } from '#core/context'
 import { figure, meter, pad, reading, reviewOf, withReadings } from '../../../support/bench'
+import { analysis } from '../../../support/analysis'
 import { answerOf, resultOf, slot, stepOf } from '../../../support/stations'
 
 describe('two tones', () => {
@@ -40,6 +41,38 @@ describe('two tones', () => {
     expect(result.questions).toEqual([])
     expect(answerOf(TWO_TONE_ID, context)).toMatchObject({ verdict: { state: 'observation' } })
     expect(imdWords(40, true)).toBe('at least 40.0\u00a0dB below either tone, 46.0\u00a0dB below PEP')
+  })
+
+  it('says of a product in the noise that it stands at least so far down, and never at most', () => {
+    const bound = figure(45, {
+      slot: 'imd3',
+      stepId: stepOf(TWO_TONE_ID),
+      unit: 'dB',
+      seen: { isUpperBound: true },
+    })
+    const result = slot(resultOf(TWO_TONE_ID, withReadings(ssb(), [bound])), 'imd3')
+    expect(result.words).toContain('at least 45.0')
+    expect(valueWords(result)).not.toContain('at most')
+  })
+
+  it('a bound found in a recording comes to the page as one', () => {
+    const worst = { belowToneDb: 45, belowPepDb: 51, standardUncertaintyDb: 0.1 }
+    const found = (isUpperBound: boolean) =>
+      stationById(TWO_TONE_ID).recording!.figures(
+        analysis({
+          twoTone: {
+            meanToneDb: -10,
+            upperHz: 1900,
+            lowerHz: 700,
+            imbalanceDb: 0,
+            imbalanceUncertaintyDb: 0.1,
+            worst: { 3: { ...worst, isUpperBound } },
+          } as never,
+        }),
+        {} as never,
+      )[0]!
+    expect(found(true).seen).toMatchObject({ isUpperBound: true })
+    expect(found(false).seen).toMatchObject({ isUpperBound: false })
   })
 
   it('asks when PEP and mean do not go together, and about a sign', () => {
