@@ -22,7 +22,7 @@ interface LineName {
   assumed?: boolean
 }
 
-/** Harmonics that bend the crest by less than this (n²·r together) move it one by one, and evenly. */
+/** A harmonic that bends the crest by less than this (n²·r) moves it by itself, and evenly. */
 const BENDS_FROM = 0.1
 /** Smaller ones, ± dB, are left out. */
 const SMALLEST_DB = 0.005
@@ -36,13 +36,12 @@ export function peakMeterEffect(
   name: (harmonic: HarmonicInMeter | null) => LineName,
   harmonics: readonly HarmonicInMeter[],
 ): PeakEffect {
-  const bend = harmonics.reduce((sum, { n, downDb }) => sum + n * n * ratioOf(downDb), 0)
-  if (bend < BENDS_FROM)
-    return {
-      correctionDb: 0,
-      lines: harmonics.map(one => evenPeakLine(name(one), one.downDb)).filter(isFelt),
-    }
-  const { edges, middleDb, deviationDb, key } = tableOf(harmonics)
+  const bends = (one: HarmonicInMeter) => one.n * one.n * ratioOf(one.downDb) >= BENDS_FROM
+  const strong = harmonics.filter(bends)
+  const weak = harmonics.filter(one => !bends(one))
+  const lines = weak.map(one => evenPeakLine(name(one), one.downDb)).filter(isFelt)
+  if (strong.length === 0) return { correctionDb: 0, lines }
+  const { edges, middleDb, deviationDb, key } = tableOf(strong)
   const line = contribution({
     ...name(null),
     group: 'harmonics',
@@ -50,7 +49,7 @@ export function peakMeterEffect(
     halfWidth: 2 * deviationDb,
     table: { key, edges },
   })
-  return { correctionDb: middleDb, lines: [line] }
+  return { correctionDb: middleDb, lines: [...lines, line] }
 }
 
 const ratioOf = (downDb: number) => 10 ** (-downDb / 20)
@@ -115,17 +114,26 @@ function workedOut(key: string, harmonics: readonly HarmonicInMeter[]): PeakTabl
 
 /** The highest value of the sum, in steps of two degrees about the carrier’s own crest. */
 function peakOf(set: readonly HarmonicInMeter[], draw: number): number {
-  const waves = set.map(({ n, downDb }, i) => ({
-    n,
-    ratio: ratioOf(downDb),
-    angle: 2 * Math.PI * (((draw + 1) * IRRATIONAL[i % IRRATIONAL.length]!) % 1),
-  }))
-  let highest = 0
-  for (let degree = -90; degree <= 90; degree += 2) {
-    const t = (Math.PI * degree) / 180
-    let volts = Math.cos(t)
-    for (const { n, ratio, angle } of waves) volts += ratio * Math.cos(n * t + angle)
-    highest = Math.max(highest, volts)
+  const volts = Float64Array.from(crestOf(1).cos)
+  set.forEach(({ n, downDb }, i) => {
+    const angle = 2 * Math.PI * (((draw + 1) * IRRATIONAL[i % IRRATIONAL.length]!) % 1)
+    const [along, across] = [ratioOf(downDb) * Math.cos(angle), ratioOf(downDb) * Math.sin(angle)]
+    const { cos, sin } = crestOf(n)
+    for (let k = 0; k < volts.length; k++) volts[k]! += along * cos[k]! - across * sin[k]!
+  })
+  return volts.reduce((highest, value) => Math.max(highest, value), 0)
+}
+
+const CREST_DEGREES = Array.from({ length: 91 }, (_unused, i) => 2 * i - 90)
+const crests = new Map<number, { cos: Float64Array; sin: Float64Array }>()
+
+/** cos nt and sin nt about the carrier’s crest. */
+function crestOf(n: number) {
+  let crest = crests.get(n)
+  if (!crest) {
+    const at = (wave: (angle: number) => number) =>
+      Float64Array.from(CREST_DEGREES, degree => wave((n * Math.PI * degree) / 180))
+    crests.set(n, (crest = { cos: at(Math.cos), sin: at(Math.sin) }))
   }
-  return highest
+  return crest
 }

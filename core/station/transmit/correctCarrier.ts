@@ -26,6 +26,10 @@ export function correctCarrier(
   step: Step,
   context: Context,
 ): FoundLevel | NotCorrected {
+  return context.derive(reading, 'carrier', () => corrected(reading, step, context))
+}
+
+function corrected(reading: LevelReading, step: Step, context: Context): FoundLevel | NotCorrected {
   const found = correctReading(reading, context)
   const meter = context.instrument(reading.instrumentId)
   if (!isCorrected(found) || meter?.kind !== 'power-meter') return found
