@@ -42,7 +42,18 @@ export interface CorrectedThrough {
   signal?: Role['signal']
   /** Whether it is the carrier, the default, or what the radio sends beside it. */
   emission?: EmissionClass
+  /** What is to be taken off besides, or left open: then whoever asks keeps the answer. */
+  also?: AlsoKnown
 }
+
+/** What whoever asks knows of a reading besides: dB to be taken off, lines of its budget, and what is said of it. */
+export interface AlsoKnown {
+  correctionDb: number
+  lines: readonly Contribution[]
+  notes: readonly string[]
+}
+
+const NOTHING_ELSE: AlsoKnown = Object.freeze({ correctionDb: 0, lines: [], notes: [] })
 
 /**
  * Takes a level to the socket. From the radio: display less the offset typed on the instrument, plus the loss
@@ -54,11 +65,12 @@ export function correctReading(
   context: Context,
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
-  const { role = INSTRUMENT_ROLE, signal = 'from-radio', emission = 'carrier' } = through
+  const { role = INSTRUMENT_ROLE, signal = 'from-radio', emission = 'carrier', also } = through
+  if (also) return correctedThrough(reading, { seen: reading.seen, role, signal, emission, also }, context)
   // By far the most: a name that is put together anew each time is slow to compare.
   const usual = role === INSTRUMENT_ROLE && signal === 'from-radio'
   return context.derive(reading, usual ? USUAL_NAMES[emission] : `socket:${role}:${signal}:${emission}`, () =>
-    correctedThrough(reading, { seen: reading.seen, role, signal, emission }, context),
+    correctedThrough(reading, { seen: reading.seen, role, signal, emission, also: NOTHING_ELSE }, context),
   )
 }
 
@@ -76,13 +88,17 @@ export function correctApplied(
   const seen = reading.applied[role]
   if (!seen) return null
   return context.derive(reading, `applied:${role}`, () =>
-    correctedThrough(reading, { seen, role, signal: 'to-radio', emission: 'carrier' }, context),
+    correctedThrough(
+      reading,
+      { seen, role, signal: 'to-radio', emission: 'carrier', also: NOTHING_ELSE },
+      context,
+    ),
   )
 }
 
 function correctedThrough(
   reading: Reading,
-  { seen, role, signal, emission }: Required<CorrectedThrough> & { seen: SeenLevel },
+  { seen, role, signal, emission, also }: Required<CorrectedThrough> & { seen: SeenLevel },
   context: Context,
 ): FoundLevel | NotCorrected {
   const way = reading.through[role]
@@ -90,7 +106,17 @@ function correctedThrough(
   if (!way || !chain) return { why: 'The chain this reading was taken through is no longer on the bench.' }
   const instrument = context.instrument(chain.instrumentId)
   if (!instrument) return { why: `The chain “${chain.name}” has no instrument.` }
-  return correct({ reading, seen, way, chain, instrument, signal, emission }, context)
+  return correct({ reading, seen, way, chain, instrument, signal, emission, also }, context)
+}
+
+/** A level at the socket to begin with, dBm: display, offset and loss alone; null where its chain is gone. */
+export function roughlyDbm(reading: LevelReading, context: Context): number | null {
+  const way = reading.through[INSTRUMENT_ROLE]
+  const chain = way && context.chainOf(way)
+  const instrument = chain && context.instrument(chain.instrumentId)
+  if (!instrument) return null
+  const loss = chainLossAt(chain, instrument, reading.seen.frequencyHz)
+  return loss.known ? reading.seen.levelDbm - chain.offsetOnInstrumentDb + loss.lossDb : null
 }
 
 /** True for a reading of a level. */
@@ -106,6 +132,7 @@ interface ToCorrect {
   instrument: Instrument
   signal: Role['signal']
   emission: EmissionClass
+  also: AlsoKnown
 }
 
 function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected {
@@ -118,13 +145,15 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
     notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
   const floor = withoutNoise({ seen, chain, instrument, displayed, known: path.noise }, notes)
   const steps = betweenPoints(seen, notes)
-  const more = linesOf(scatterOf(seen, notes), steps, sweepsApart(seen, notes))
+  const more = linesOf(scatterOf(seen, notes), steps, sweepsApart(seen, notes), ...given.also.lines)
   const total = totalBudget(path, { seen, instrument, displayed, noise: floor.lines, more }, context)
   const atInstrumentDbm =
     displayed -
     floor.correctionDb -
+    given.also.correctionDb -
     (seen.sweeps?.spreadDb ?? 0) / 2 +
     (steps ? steps.halfWidth * BETWEEN_POINTS_MEAN : 0)
+  notes.push(...given.also.notes)
   addDoubts(given, context, notes)
   if (Math.abs(total.shift) >= 0.005 && !floor.isUpperBound)
     notes.push(

@@ -52,6 +52,7 @@ export { stepChecks } from './stepChecks'
 export {
   correctApplied,
   correctReading,
+  roughlyDbm,
   withMore,
   isCorrected,
   isLevel,

@@ -1,13 +1,6 @@
 import type { Context } from '../../context'
 import type { LevelReading } from '../../review'
-import {
-  correctReading,
-  type FoundLevel,
-  isCorrected,
-  type NotCorrected,
-  type Step,
-  withMore,
-} from '../../step'
+import { correctReading, type FoundLevel, type NotCorrected, roughlyDbm, type Step } from '../../step'
 import { type HarmonicContent, harmonicContent } from './harmonicContent'
 import { evenPeakLine, type PeakEffect, peakMeterEffect } from '../../uncertainty'
 
@@ -30,21 +23,20 @@ export function correctCarrier(
 }
 
 function corrected(reading: LevelReading, step: Step, context: Context): FoundLevel | NotCorrected {
-  const found = correctReading(reading, context)
   const meter = context.instrument(reading.instrumentId)
-  if (!isCorrected(found) || meter?.kind !== 'power-meter') return found
-  const content = harmonicContent(step, found.value, context)
-  if (meter.sensor === 'thermal') return withoutHarmonicPower(found, content, context)
-  const { correctionDb, lines } = peakEffect(content)
-  if (lines.length === 0) return found
-  return withMore(found, { correctionDb, lines, notes: peakNotes(content, meter.sensor) }, context)
+  const roughDbm = meter?.kind === 'power-meter' ? roughlyDbm(reading, context) : null
+  if (meter?.kind !== 'power-meter' || roughDbm === null) return correctReading(reading, context)
+  const content = harmonicContent(step, roughDbm, context)
+  const { correctionDb, lines } = meter.sensor === 'thermal' ? heatEffect(content) : peakEffect(content)
+  if (correctionDb < SMALLEST_DB && lines.length === 0) return correctReading(reading, context)
+  const notes = meter.sensor === 'thermal' ? [] : peakNotes(content, meter.sensor)
+  return correctReading(reading, context, { also: { correctionDb, lines, notes } })
 }
 
 /** Heat adds the harmonics’ powers: those that were read are taken off. */
-function withoutHarmonicPower(found: FoundLevel, { read }: HarmonicContent, context: Context): FoundLevel {
+function heatEffect({ read }: HarmonicContent): PeakEffect {
   const share = read.reduce((sum, { downDb }) => sum + 10 ** (-downDb / 10), 0)
-  const correctionDb = 10 * Math.log10(1 + share)
-  return correctionDb < SMALLEST_DB ? found : withMore(found, { correctionDb, lines: [] }, context)
+  return { correctionDb: 10 * Math.log10(1 + share), lines: [] }
 }
 
 /** What the harmonics that were read leave open; where none was, one that nobody knows, either way alike. */
