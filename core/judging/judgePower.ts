@@ -1,5 +1,6 @@
 import type { Context } from '../context'
 import { decide, decideBetween, type DecideInput, isGraver, type Verdict, verdictWords } from '../decision'
+import { dbmFromWatts } from '../quantity'
 import type { EmissionFacts, LimitFound, PowerQuantity, Rulebook } from '../rules'
 import { evaluateLimit } from '../rules'
 import { carrierFacts, type Found, type Judgement, type Step } from '../step'
@@ -44,7 +45,7 @@ function judgeBy(rulebook: Rulebook, step: Step, judging: Judging, context: Cont
     rule: context.review.settings.decisionRule,
   }
   const asCounted = ({ limitDbm }: LimitFound, watts: number) =>
-    judging.isRatio ? limitDbm - (10 * Math.log10(watts) + 30) : limitDbm
+    judging.isRatio ? limitDbm - dbmFromWatts(watts) : limitDbm
   const other = typeof carrierW === 'number' ? limit : limitFor(lowestW, { rulebook, step, judging })
   if (typeof carrierW === 'number' || other.kind !== 'limit') {
     const upper = decide({ ...decided, limit: asCounted(limit, highestW) })

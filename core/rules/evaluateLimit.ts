@@ -175,7 +175,9 @@ function referenceFor(
   const at =
     limit.kind === 'mask' ? Math.abs(emission.frequencyHz - carrier.frequencyHz) : emission.frequencyHz
   return (
-    referenceBandwidth?.find(({ fromHz, toHz }) => (at > fromHz || at === 0) && at <= toHz)?.bandwidthHz ??
-    null
+    // Right at an edge the lower one holds, as of the limits themselves.
+    referenceBandwidth?.find(
+      ({ fromHz, toHz }, i) => (at > fromHz || (i === 0 && at === fromHz)) && at <= toHz,
+    )?.bandwidthHz ?? null
   )
 }

@@ -57,7 +57,7 @@ export {
   validateRulebook,
   writeRulebookFile,
 } from './rulebookFile'
-export { bandwidthConversionDb, bandwidthNote } from './referenceBandwidth'
+export { bandwidthConversionDb } from './referenceBandwidth'
 export { LEVEL_RANKS } from './types'
 export type { LargestUncertainty, OwnDecision } from './types'
 export { compareRulebooks, type ClauseChange } from './compareRulebooks'

@@ -67,6 +67,16 @@ describe('faults of a modulation whose truth is known in closed form', () => {
     expect(deviation!.words).toContain('drifted by 400 Hz')
   })
 
+  it('a key-down in the middle of a second of noise swings no further than its tone', async () => {
+    const samples = fmOf(4, tone(1000, 1500))
+    const random = evenNumbers(6)
+    // Half a second of weak noise in front: its frequency is anything.
+    for (let n = 0; n < 2 * 0.5 * RATE; n++) samples[n] = 0.01 * (random() - 0.5)
+    const { deviation } = await analysed(samples, RATE)
+    expect(Math.abs(deviation!.halfPeakToPeakHz / 1500 - 1)).toBeLessThan(0.02)
+    expect(deviation!.toneAloneHz).toBeNull()
+  })
+
   it('pure noise is no signal, and a carrier at 6 dB of C/N is only a bound', async () => {
     const silent = new Float32Array(2 * 2 * RATE)
     const random = evenNumbers(9)

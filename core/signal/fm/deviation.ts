@@ -1,6 +1,7 @@
 import { CoreError } from '../../errors'
 import type { SubAudible, ToneFit } from './audioBlock'
 import { carrierToNoiseDb, FM_THRESHOLD_DB, NO_SIGNAL_BELOW_DB } from './carrierToNoise'
+import { carrierOver, driftOf } from './drift'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
 
 /** Deviation of a recording, Hz. */
@@ -114,7 +115,7 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
     used,
     subHz: subAudible?.deviationHz ?? 0,
   }
-  const furthest = ofExtremes(keyedPart, rawExtremes(sums, keyed, carrierAt(blocks, mean)))
+  const furthest = ofExtremes(keyedPart, rawExtremes(sums, keyed, carrierOver(used)))
   if (tones.length * 2 <= used.length) return furthest
   const tone = ofOneTone(keyedPart, tones)
   return swingsFurther(furthest, tone) ? besideItsTone(furthest, tone, tones) : tone
@@ -146,29 +147,6 @@ function besideItsTone(
     toneAloneHz,
     words: `${furthest.words} The tone that is most of it, fitted alone, swings ${Math.round(toneAloneHz)} Hz: something else swings further.`,
   }
-}
-
-/** The carrier of the second a moment lies in: what drifts is no swing. */
-function carrierAt(blocks: readonly PoweredBlock[], meanHz: number): (atS: number) => number {
-  return atS => blocks.findLast(({ startS }) => startS <= atS + 1e-9)?.carrierHz ?? meanHz
-}
-
-/** Seconds a drift can be told from. */
-const LEAST_DRIFT_BLOCKS = 3
-
-/** How far the carrier moved over all blocks, by a straight line through their carriers, Hz. */
-function driftOf(blocks: readonly PoweredBlock[]): number {
-  if (blocks.length < LEAST_DRIFT_BLOCKS) return 0
-  const meanS = meanOf(blocks, ({ startS }) => startS)
-  const meanHz = meanOf(blocks, ({ carrierHz }) => carrierHz)
-  let covariance = 0
-  let variance = 0
-  for (const { startS, carrierHz } of blocks) {
-    covariance += (startS - meanS) * (carrierHz - meanHz)
-    variance += (startS - meanS) ** 2
-  }
-  const last = blocks.at(-1)!
-  return variance === 0 ? 0 : (covariance / variance) * (last.startS + last.seconds - blocks[0]!.startS)
 }
 
 /** What was keyed of a recording, and what is said of it however its deviation is found. */

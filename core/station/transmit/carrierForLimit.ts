@@ -23,41 +23,39 @@ export const FIRST_LINE_SLOT = 'x1'
 /** So much less than claimed a carrier may be that nobody has read, dB (common practice, no source). */
 export const CLAIM_SHORT_DB = 3
 
-/** Where the power of a carrier is read besides its harmonics, the best first. */
-const POWER_PLACES = [
-  {
-    from: 'carrier-power',
-    stationId: CARRIER_POWER_ID,
-    slots: [CARRIER_SLOT],
-    words: 'carrier as read at the carrier power station',
-  },
-  {
-    from: 'power-over-time',
-    stationId: POWER_OVER_TIME_ID,
-    slots: LOG_MOMENTS_S.map(momentSlotId),
-    words: 'carrier as first read in the log of its power',
-  },
-] as const
+/** A station that reads the power of a carrier, and in which of its slots, the first one first. */
+interface PowerPlace {
+  from: CarrierForLimit['from']
+  stationId: string
+  slots: readonly string[]
+  words: string
+}
+
+const AT_CARRIER_POWER: PowerPlace = {
+  from: 'carrier-power',
+  stationId: CARRIER_POWER_ID,
+  slots: [CARRIER_SLOT],
+  words: 'carrier as read at the carrier power station',
+}
+const IN_THE_LOG: PowerPlace = {
+  from: 'power-over-time',
+  stationId: POWER_OVER_TIME_ID,
+  slots: LOG_MOMENTS_S.map(momentSlotId),
+  words: 'carrier as first read in the log of its power',
+}
 
 /**
- * Mean power of the fundamental for the limit: as read at any power station for this channel and level, else the ×1
- * line of this step, else the claim until one of them is read: that is no measurement, and the carrier is taken for
- * anything from it down to 3 dB under it. null when nobody says anything.
+ * Mean power of the fundamental for the limit: as read at the carrier power station for this channel and level, else
+ * in the ×1 line of this step, else in the log of the power, else the claim until one of them is read. A claim is no
+ * measurement: the carrier is then taken for anything from it down to 3 dB under it. null when nobody says anything.
  */
 export function carrierForLimit(step: Step, context: Context): CarrierForLimit | null {
-  const { channel, band, claim } = step
-  const [first] = POWER_PLACES
-  for (const place of POWER_PLACES) {
-    const id = stepId(place.stationId, { band, channel, level: step.setting.level })
-    for (const slot of place.slots) {
-      const read = fromReading(step, { stepId: id, slot }, context)
-      if (read) return { ...read, from: place.from, words: place.words }
-    }
-    if (place === first) {
-      const line = firstLineCarrier(step, context)
-      if (line) return line
-    }
-  }
+  const read =
+    readAt(AT_CARRIER_POWER, step, context) ??
+    firstLineCarrier(step, context) ??
+    readAt(IN_THE_LOG, step, context)
+  if (read) return read
+  const { claim } = step
   if (claim.kind !== 'watts') return null
   return {
     powerW: claim.powerW,
@@ -85,6 +83,16 @@ export function carrierPower({ from, powerW, lowestW }: CarrierForLimit) {
 /** What is said where there is only a claim. */
 export function claimOnlyWords(powerW: number): string {
   return `A claim is no measurement: until the carrier is read, the limit allows for anything from the claimed ${printClaimW(powerW)} down to ${CLAIM_SHORT_DB} dB under it.`
+}
+
+function readAt(place: PowerPlace, step: Step, context: Context): CarrierForLimit | null {
+  const { channel, band, setting } = step
+  const id = stepId(place.stationId, { band, channel, level: setting.level })
+  for (const slot of place.slots) {
+    const read = fromReading(step, { stepId: id, slot }, context)
+    if (read) return { ...read, from: place.from, words: place.words }
+  }
+  return null
 }
 
 function fromReading(

@@ -45,7 +45,8 @@ export function besideAmbient(
   const aboveDb = found.path.atInstrumentDbm - unkeyed.path.atInstrumentDbm
   if (aboveDb < ABOVE_AMBIENT_DB) return atMost(found, aboveDb)
   const note = apartWords(aboveDb, unkeyed.isUpperBound)
-  if (aboveDb >= FREE_OF_AMBIENT_DB) return { found, notes: [note] }
+  // What is only a bound stays one: nothing is taken off it.
+  if (aboveDb >= FREE_OF_AMBIENT_DB || found.isUpperBound) return { found, notes: [note] }
   const { correctionDb, lines } = unkeyed.isUpperBound
     ? atMostAmbient(aboveDb)
     : takenOff({ reading, aboveDb }, context)

@@ -2,6 +2,7 @@ import type { Context } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { stationById } from '#core/station'
 import type { SignalNature } from '#core/review'
+import { countedOtherwise } from '../../../../core/station/transmit/harmonics/countedOtherwise'
 import { harmonic, pad, reading, reviewOf, withReadings } from '../../../support/bench'
 import { analyser, HARMONICS_STEP } from '../../../support/bench'
 
@@ -60,6 +61,20 @@ describe('a spur read in another bandwidth than the rule’s (noise: 10·log of 
   it('is plain once it is read in the rule’s bandwidth', () => {
     expect(spur(-20, { resolutionBandwidthHz: 100e3 })).toMatchObject({ state: 'inside', asks: false })
     expect(spur(-20, { resolutionBandwidthHz: 99.5e3 })).toMatchObject({ state: 'inside', asks: false })
+  })
+})
+
+describe('what a reading in another bandwidth counts', () => {
+  const spurAt = (referenceHz: number | null, measuredHz: number | null) =>
+    countedOtherwise(referenceHz, {
+      measuredHz,
+      nature: null,
+      emission: { frequencyHz: 173.3e6, harmonic: null },
+    })
+  it('is less where the rule’s is narrower, and nothing where they are the same or one is not known', () => {
+    expect(spurAt(100e3, 300e3)).toMatchObject({ noiseReadsDb: [expect.closeTo(-4.771, 3), 0] })
+    expect(spurAt(100e3, 300e3)!.words).toContain('4.8')
+    expect([spurAt(null, 1e3), spurAt(1e3, null), spurAt(1e3, 1e3)]).toEqual([null, null, null])
   })
 })
 

@@ -164,8 +164,25 @@ describe('the carrier a limit hangs on', () => {
       from: 'first-line',
       powerW: expect.closeTo(5.01, 2),
     })
+    const logged = withReadings(withMeter, [
+      reading('3 W', {
+        stepId: 'power-over-time:band:c1:high',
+        slot: 't10',
+        frequencyHz: 146.52e6,
+        chainId: 'pw',
+        instrumentId: 'pm',
+      }),
+    ])
+    expect(carrierForLimit(step(logged), logged)).toMatchObject({
+      from: 'power-over-time',
+      powerW: expect.closeTo(3, 2),
+    })
     const claim = withReadings(withMeter, [])
-    expect(carrierForLimit(step(claim), claim)).toMatchObject({ from: 'claim', powerW: 5 })
+    expect(carrierForLimit(step(claim), claim)).toMatchObject({
+      from: 'claim',
+      powerW: 5,
+      lowestW: expect.closeTo(2.506, 3),
+    })
     const silent = withReadings(reviewOf({ set: radio({}, { claimW: null }) }), [harmonic(2, '-80')])
     expect(carrierForLimit(step(silent), silent)).toBeNull()
     expect(slotOf(silent, 'x2')).toMatchObject({
