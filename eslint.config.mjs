@@ -23,6 +23,7 @@ export default tseslint.config(
       'test-results/**',
       'playwright-report/**',
       '.shots/**',
+      '.stryker/**',
     ],
   },
   ...tseslint.configs.recommended,

@@ -2,16 +2,20 @@ import { type ChannelUse, type Recording, samplesOf } from '#core/format'
 import {
   analysisFacts,
   analysisSettings,
+  ASSUMED_PHASE_NOISE_DBC,
   blockDoubtWords,
+  channelFilter,
   concludeAnalysis,
   gatherStretch,
+  lookThrough,
   portableFft,
+  type ReceiverInsight,
+  receiverInsight,
   type RecordingAnalysis,
   type SampleSource,
   type SinadSettings,
   type SinadStretch,
   steppedBlocks,
-  strongestSignalHz,
   weightingWords,
 } from '#core/signal'
 import { UsageError } from './usageError'
@@ -69,21 +73,31 @@ function channelUse({ name, format, mayBeIq }: Recording, as: 'iq' | 'audio', ch
 }
 
 async function analysed(source: SampleSource, channelSpacingHz: number | null): Promise<RecordingAnalysis> {
-  const signalHz = (await strongestSignalHz(source, portableFft)) ?? 0
-  const needs = { deviation: true, resolutionHz: RESOLUTION_HZ }
-  const settings = { ...analysisSettings(source, needs, signalHz), columns: 1, rows: 1 }
+  const needs = { deviation: true, resolutionHz: RESOLUTION_HZ, channelSpacingHz }
+  const insight = source.layout === 'iq' ? await insightInto(source, channelSpacingHz) : null
+  const signalHz = insight?.signalHz ?? 0
+  const settings = { ...analysisSettings(source, needs, { hz: signalHz, insight }), columns: 1, rows: 1 }
   const whole = { from: 0, to: source.sampleCount, engine: portableFft }
   return concludeAnalysis([await gatherStretch(source, settings, whole)], source, {
     channelSpacingHz,
     carrierHz: signalHz,
     twoTone: false,
     fmShiftHz: settings.fmShiftHz,
+    insight: settings.insight,
+    phaseNoiseDbcPerHz: ASSUMED_PHASE_NOISE_DBC,
   })
 }
 
+/** What a first look through tells of receiver and key-downs. */
+async function insightInto(source: SampleSource, channelSpacingHz: number | null): Promise<ReceiverInsight> {
+  const look = await lookThrough(source, { from: 0, to: source.sampleCount, engine: portableFft })
+  return receiverInsight(look, source, channelFilter(channelSpacingHz).channelHalfHz)
+}
+
 function figuresOf(analysis: RecordingAnalysis) {
-  const { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, without } = analysis
-  return { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, without }
+  const { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, transient } = analysis
+  const { faults, without } = analysis
+  return { noiseFloorDb, peaks, carrierHz, deviation, occupied, adjacent, transient, faults, without }
 }
 
 /** A real signal’s spectrum is mirrored about nought: one side says all, and there is no carrier. */

@@ -1,4 +1,4 @@
-import type { SamplePart } from '#core/signal'
+import { ASSUMED_PHASE_NOISE_DBC, type SamplePart } from '#core/signal'
 import type { RecordingLook } from '~/workers/recording.worker'
 
 /** How a recording is to be taken. */
@@ -11,6 +11,8 @@ export interface RecordingSetup extends SamplePart {
   centreHz: number | null
   /** Signal to be read, Hz from the middle; null: the strongest. */
   shiftHz: number | null
+  /** Phase noise of the receiver 10 kHz from a carrier, dBc/Hz; assumed where nobody says. */
+  phaseNoiseDbcPerHz: number
 }
 
 /** How a recording is taken to begin with, for a channel where one is in hand. */
@@ -24,6 +26,7 @@ export function firstSetup(index: number, look: RecordingLook, channelHz: number
     toS: null,
     sampleRateHz,
     centreHz,
+    phaseNoiseDbcPerHz: ASSUMED_PHASE_NOISE_DBC,
     shiftHz: shiftTo(channelHz, { centreHz, sampleRateHz }),
   }
 }

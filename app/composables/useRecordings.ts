@@ -1,10 +1,19 @@
-import { analysisSettings, samplesOfPart, type SpectrumCurve, type RecordingAnalysis } from '#core/signal'
+import {
+  analysisSettings,
+  channelFilter,
+  samplesOfPart,
+  type SpectrumCurve,
+  type RecordingAnalysis,
+} from '#core/signal'
 import type { RecordingNeeds } from '#core/station'
 import type { Step } from '#core/step'
 import type { RecordingLook } from '~/workers/recording.worker'
 import { choiceOf, type RecordingSetup } from './recordingSetup'
 import { useCancellableWork } from './useCancellableWork'
 import { usePickedRecordings } from './usePickedRecordings'
+
+/** Share of the work that the first look through is. */
+const LOOK_SHARE = 0.15
 
 const COLUMNS = 240
 const ROWS = 96
@@ -47,7 +56,7 @@ export function useRecordings(step: Readonly<Ref<Step | null>>, needs: (step: St
     if (!chosen || !found) return null
     return work.run(async onProgress => {
       const { zoomInto } = await import('~/workers/recordingWorkers')
-      const around = { middleHz: found.carrierHz ?? 0, widthHz }
+      const around = { middleHz: found.carrierHz ?? 0, widthHz, insight: found.insight }
       return zoomInto(toRaw(files.value), choiceOf(chosen), around, onProgress)
     })
   }
@@ -92,15 +101,26 @@ async function analysed({
   const { sampleRateHz } = chosen
   const sampleCount = samplesOfPart({ sampleCount: look.sampleCount, sampleRateHz }, chosen).count
   const choice = choiceOf(chosen)
-  const { analyseRecording, strongestIn } = await import('~/workers/recordingWorkers')
-  const shiftHz = chosen.shiftHz ?? (await strongestIn(files, choice)) ?? 0
+  const { analyseRecording, insightInto } = await import('~/workers/recordingWorkers')
+  const { channelHalfHz } = channelFilter(needs.channelSpacingHz)
+  const lookShare = (share: number) => onProgress(LOOK_SHARE * share)
+  const insight =
+    chosen.as === 'iq' ? await insightInto(files, choice, { sampleCount, channelHalfHz }, lookShare) : null
+  const shiftHz = chosen.shiftHz ?? insight?.signalHz ?? 0
   const source = { sampleRateHz, sampleCount, layout: chosen.as }
   return analyseRecording({
     files,
     choice,
     sampleCount,
-    settings: { ...analysisSettings(source, needs, shiftHz), columns: COLUMNS, rows: ROWS },
-    wanted: { channelSpacingHz: needs.channelSpacingHz, carrierHz: shiftHz, twoTone: needs.twoTone },
-    onProgress,
+    settings: {
+      ...analysisSettings(source, needs, { hz: shiftHz, insight }),
+      columns: COLUMNS,
+      rows: ROWS,
+    },
+    wanted: {
+      ...{ channelSpacingHz: needs.channelSpacingHz, carrierHz: shiftHz, twoTone: needs.twoTone },
+      phaseNoiseDbcPerHz: chosen.phaseNoiseDbcPerHz,
+    },
+    onProgress: share => onProgress(insight ? LOOK_SHARE + (1 - LOOK_SHARE) * share : share),
   })
 }

@@ -23,7 +23,11 @@ import {
   sizeFor,
   type SpectrumCurve,
   spectrumCurve,
-  strongestSignalHz,
+  type LookSums,
+  lookThrough,
+  joinLooks,
+  type ReceiverInsight,
+  receiverInsight,
   type Wanted,
   zoomSpectrum,
 } from '#core/signal'
@@ -136,9 +140,26 @@ const api = {
       })),
     ),
 
-  /** Where the strongest signal stands, Hz from the middle, from a few looks into the recording. */
-  strongest: (files: readonly File[], choice: RecordingChoice): Promise<RecordingAnswer<number | null>> =>
-    answer(async () => strongestSignalHz(await samples(files, choice), await engineOf())),
+  /** A first look through a stretch of I and Q: what stands in it, when it is keyed, what the receiver did to it. */
+  through: (
+    files: readonly File[],
+    choice: RecordingChoice,
+    stretch: { from: number; to: number },
+    onProgress: (share: number) => void,
+  ): Promise<RecordingAnswer<LookSums>> =>
+    answer(async () => {
+      const engine = await engineOf()
+      const look = await lookThrough(await samples(files, choice), { ...stretch, engine, onProgress })
+      return transfer(look, [look.levels.counts.buffer, look.power.buffer, look.welch.sum.buffer])
+    }),
+
+  /** What the looks through all stretches tell. */
+  insight: (
+    looks: readonly LookSums[],
+    source: { sampleRateHz: number; sampleCount: number; centreHz: number | null },
+    channelHalfHz: number,
+  ): Promise<RecordingAnswer<ReceiverInsight>> =>
+    answer(async () => receiverInsight(joinLooks(looks), source, channelHalfHz)),
 
   gather: (
     files: readonly File[],
@@ -162,7 +183,7 @@ const api = {
   conclude: (
     stretches: readonly GatheredStretch[],
     source: { sampleRateHz: number; centreHz: number | null; sampleCount: number; layout: 'iq' | 'audio' },
-    wanted: Wanted & { fmShiftHz: number | null },
+    wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz' | 'insight'>,
   ): Promise<RecordingAnswer<RecordingAnalysis>> =>
     answer(async () => concludeAnalysis(stretches, source, wanted)),
 
@@ -170,7 +191,7 @@ const api = {
   zoom: (
     files: readonly File[],
     choice: RecordingChoice,
-    around: { middleHz: number; widthHz: number },
+    around: { middleHz: number; widthHz: number; insight: ReceiverInsight | null },
     onProgress: (share: number) => void,
   ): Promise<RecordingAnswer<SpectrumCurve>> =>
     answer(async () => {
@@ -182,7 +203,7 @@ const api = {
       })
       const spectrum = await zoomSpectrum(
         source,
-        { ...around, size, window: 'blackman-harris' },
+        { ...around, size, window: 'blackman-harris', correction: around.insight?.correction ?? null },
         await engineOf(),
         { onProgress },
       )

@@ -2,6 +2,9 @@ import { proxy, type Remote, wrap } from 'comlink'
 import {
   type AnalysisSettings,
   type GatheredStretch,
+  lookStretches,
+  type LookSums,
+  type ReceiverInsight,
   type RecordingAnalysis,
   type SpectrumCurve,
   stretchesOf,
@@ -60,15 +63,39 @@ export function lookAtRecordings(files: readonly File[]): Promise<RecordingLook[
   return asked(now, now.remotes[0]!.look(files))
 }
 
-export function strongestIn(files: readonly File[], choice: RecordingChoice): Promise<number | null> {
+/** Looks through a recording of I and Q on both workers, each taking one half. */
+export async function insightInto(
+  files: readonly File[],
+  choice: RecordingChoice,
+  { sampleCount, channelHalfHz }: { sampleCount: number; channelHalfHz: number },
+  onProgress: (share: number) => void,
+): Promise<ReceiverInsight> {
   const now = theCrew()
-  return asked(now, now.remotes[0]!.strongest(files, choice))
+  const source = { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount }
+  const stretches = lookStretches(source, WORKERS).filter(({ from, to }) => to > from)
+  const told = sharedProgress(stretches.length, onProgress)
+  const looks = await Promise.all(
+    stretches.map((stretch, i) =>
+      asked<LookSums>(now, now.remotes[i]!.through(files, choice, stretch, told(i))),
+    ),
+  )
+  return asked(now, now.remotes[0]!.insight(looks, source, channelHalfHz))
+}
+
+/** The progress of several workers as one. */
+function sharedProgress(count: number, onProgress: (share: number) => void) {
+  const shares = Array.from({ length: count }, () => 0)
+  return (i: number) =>
+    proxy((share: number) => {
+      shares[i] = share
+      onProgress(shares.reduce((sum, one) => sum + one, 0) / count)
+    })
 }
 
 export function zoomInto(
   files: readonly File[],
   choice: RecordingChoice,
-  around: { middleHz: number; widthHz: number },
+  around: { middleHz: number; widthHz: number; insight: ReceiverInsight | null },
   onProgress: (share: number) => void,
 ): Promise<SpectrumCurve> {
   const now = theCrew()
@@ -98,12 +125,7 @@ export async function analyseRecording(input: AnalyseInput): Promise<RecordingAn
   const { files, choice, sampleCount, settings, wanted, onProgress } = input
   const now = theCrew()
   const stretches = stretchesOf(sampleCount, { workers: WORKERS, size: settings.size })
-  const shares = stretches.map(() => 0)
-  const told = (i: number) =>
-    proxy((share: number) => {
-      shares[i] = share
-      onProgress(shares.reduce((sum, one) => sum + one, 0) / shares.length)
-    })
+  const told = sharedProgress(stretches.length, onProgress)
   const own = { ...settings, columns: Math.ceil(settings.columns / stretches.length) }
   const gathered = await Promise.all(
     stretches.map((stretch, i) =>
@@ -115,7 +137,7 @@ export async function analyseRecording(input: AnalyseInput): Promise<RecordingAn
     now.remotes[0]!.conclude(
       gathered,
       { sampleRateHz: choice.sampleRateHz, centreHz: choice.centreHz, sampleCount, layout: choice.use.kind },
-      { ...wanted, fmShiftHz: settings.fmShiftHz },
+      { ...wanted, fmShiftHz: settings.fmShiftHz, insight: settings.insight },
     ),
   )
 }

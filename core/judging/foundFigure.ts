@@ -62,7 +62,7 @@ function seenLines({ resolution, standardUncertainty, noiseAdds }: FigureReading
     {
       id: 'noise',
       group: 'estimate',
-      label: 'Noise that may push the extremes out',
+      label: 'Noise and the receiver, which can only add',
       distribution: 'rectangular',
       halfWidth: noiseAdds / 2,
     },

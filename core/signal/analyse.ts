@@ -1,79 +1,23 @@
 import { CoreError } from '../errors'
-import type { FftEngine } from './fft'
-import { type DeviationCurve, deviationCurve, type DeviationFound, deviationFrom } from './fm/deviation'
-import { DeviationMeter, type DeviationSums, joinDeviation } from './fm/deviationMeter'
+import { type DeviationFound, deviationFrom, type DeviationReceiver } from './fm/deviation'
+import { type DeviationCurve, deviationCurve } from './fm/deviationCurve'
+import { type DeviationSums, joinDeviation } from './fm/deviationMeter'
+import type { AnalysisSettings, GatheredStretch } from './gatherStretch'
 import { type AdjacentChannelPower, adjacentChannelPower } from './measure/adjacentChannelPower'
+import { joinEdges } from './measure/edgeFrames'
 import { type OccupiedBandwidth, occupiedBandwidth } from './measure/occupiedBandwidth'
+import { phaseNoiseFrom } from './measure/receiverAdds'
+import { type TransientPower, transientPower } from './measure/transientPower'
 import { twoTone, type TwoTone } from './measure/twoTone'
-import { forEachSlice, type ReadProgress, type SampleSource } from './sampleSource'
+import type { ReceiverInsight } from './receiver/receiverFaults'
+import { type RecordingFault, recordingFaults } from './recordingFaults'
+import type { SampleSource } from './sampleSource'
 import { noiseFloorPower } from './spectrum/noiseFloor'
 import { type SpectrumPeak, spectrumPeaks } from './spectrum/peaks'
 import { decibels, type Spectrum } from './spectrum/spectrum'
-import { joinPictures, TimeFrequency, type TimeFrequencyPicture } from './spectrum/timeFrequency'
-import { addWelchSums, spectrumFrom, Welch, type WelchSums } from './spectrum/welch'
-import { type WindowName, WINDOW_TITLES } from './window'
-
-/** What a recording is asked for. */
-export interface AnalysisSettings {
-  size: number
-  window: WindowName
-  /** Demodulate the channel this far from the middle of the recording, Hz; null: no deviation is wanted. */
-  fmShiftHz: number | null
-  channelHalfHz: number
-  columns: number
-  rows: number
-}
-
-/** What one stretch of a recording came to; may be sent between workers. */
-export interface GatheredStretch {
-  welch: WelchSums
-  picture: TimeFrequencyPicture
-  deviation: DeviationSums | null
-}
-
-/**
- * Reads a stretch of a recording slice by slice: averaged spectrum, picture over time, and deviation where
- * wanted.
- */
-export async function gatherStretch(
-  source: SampleSource,
-  settings: AnalysisSettings,
-  stretch: { from: number; to: number; engine: FftEngine } & ReadProgress,
-): Promise<GatheredStretch> {
-  const { size, window, fmShiftHz, channelHalfHz, columns, rows } = settings
-  const { from, to, engine } = stretch
-  const frames = Math.max(1, Math.floor((to - from - size) / (size / 2)) + 1)
-  const picture = new TimeFrequency(Math.min(columns, frames), rows, frames)
-  const welch = new Welch({ size, window, overlap: 0.5 }, engine, power => picture.add(power))
-  const meter =
-    fmShiftHz === null || source.layout !== 'iq'
-      ? null
-      : new DeviationMeter({ sampleRateHz: source.sampleRateHz, shiftHz: fmShiftHz, channelHalfHz }, engine)
-  try {
-    await forEachSlice(source, stretch, slice => {
-      welch.add(slice)
-      meter?.add(slice)
-    })
-    return { welch: welch.sums(), picture: picture.picture(), deviation: meter?.sums() ?? null }
-  } finally {
-    welch.release()
-  }
-}
-
-/** Where a recording is cut for so many workers: at whole frames, so that no frame is counted twice. */
-export function stretchesOf(
-  sampleCount: number,
-  split: { workers: number; size: number },
-): { from: number; to: number }[] {
-  const hop = split.size / 2
-  const cuts = Array.from({ length: split.workers + 1 }, (_unused, i) =>
-    i === split.workers ? sampleCount : Math.floor((i * sampleCount) / split.workers / hop) * hop,
-  )
-  return cuts
-    .slice(1)
-    .map((to, i) => ({ from: cuts[i]!, to: i === split.workers - 1 ? to : Math.min(sampleCount, to + hop) }))
-    .filter(({ from, to }) => to - from >= split.size || split.workers === 1)
-}
+import { joinPictures, type TimeFrequencyPicture } from './spectrum/timeFrequency'
+import { addWelchSums, spectrumFrom } from './spectrum/welch'
+import { WINDOW_TITLES } from './window'
 
 /** What is looked for in a finished analysis. */
 export interface Wanted {
@@ -81,6 +25,8 @@ export interface Wanted {
   /** Carrier relative to the middle, Hz; null: the strongest peak. */
   carrierHz: number | null
   twoTone: boolean
+  /** Phase noise of the receiver 10 kHz from a carrier, dBc/Hz. */
+  phaseNoiseDbcPerHz: number
 }
 
 /**
@@ -99,7 +45,13 @@ export interface RecordingAnalysis {
   curve: DeviationCurve | null
   occupied: OccupiedBandwidth | null
   adjacent: AdjacentChannelPower | null
+  /** What key-downs and releases put into the neighbouring channels; null where none was recorded. */
+  transient: TransientPower | null
   twoTone: TwoTone | null
+  /** What a first look told of receiver and key-downs; null where none was taken. */
+  insight: ReceiverInsight | null
+  /** What the receiver, or the one who recorded, did to it. */
+  faults: RecordingFault[]
   /** What could not be found, and why, in words. */
   without: string[]
   /** Bandwidth, window and averaging of everything here, in words. */
@@ -109,6 +61,9 @@ export interface RecordingAnalysis {
 const NO_SIGNAL = 'There is no signal in it: every sample is nought.'
 
 const CURVE_POINTS = 600
+
+/** Resolution bandwidths either side of the middle in which a carrier cannot be told from a receiver’s spike. */
+const SPIKE_REACH = 3
 
 /** A real signal’s spectrum is mirrored about nought: only one side is searched. */
 const AUDIO_FROM_HZ = 20
@@ -126,10 +81,36 @@ function channelAt(carrierHz: number | null, channelSpacingHz: number | null): C
   return carrierHz === null || channelSpacingHz === null ? null : { carrierHz, channelSpacingHz }
 }
 
-function occupiedIn(spectrum: Spectrum, { carrierHz, channelSpacingHz }: Channel, sampleRateHz: number) {
+function occupiedIn(
+  spectrum: Spectrum,
+  { carrierHz, channelSpacingHz, isClipped }: Channel & { isClipped: boolean },
+  sampleRateHz: number,
+): OccupiedBandwidth {
   const toTheEdgeHz = sampleRateHz / 2 - Math.abs(carrierHz)
   const withinHz = Math.min(LOOK_SPACINGS * channelSpacingHz, toTheEdgeHz)
-  return occupiedBandwidth(spectrum, { carrierHz, withinHz })
+  const found = occupiedBandwidth(spectrum, { carrierHz, withinHz })
+  return { ...found, isUpperBound: found.isUpperBound || isClipped }
+}
+
+/** What an image that is left may add to the swing of a carrier: its share of the carrier, as fast as it lies away. */
+function deviationReceiver(
+  insight: ReceiverInsight | null,
+  sampleRateHz: number,
+): DeviationReceiver | undefined {
+  if (!insight) return undefined
+  const share = 10 ** (insight.image.leftDb / 20)
+  const { steady, edges } = insight.times
+  return {
+    steady:
+      edges.length === 0
+        ? null
+        : steady.map(({ from, to }) => ({ fromS: from / sampleRateHz, toS: to / sampleRateHz })),
+    isClipped: insight.clippedShare > 0,
+    addsHz: (carrierHz, { channelHalfHz, audioHz }) => {
+      const awayHz = 2 * Math.abs(carrierHz)
+      return awayHz < Math.min(channelHalfHz, audioHz) ? share * awayHz : 0
+    },
+  }
 }
 
 function tooNarrowWords(sampleRateHz: number, { channelSpacingHz }: Channel): string {
@@ -164,45 +145,79 @@ const searchIn = (layout: SampleSource['layout']) => (layout === 'audio' ? { fro
 export function concludeAnalysis(
   stretches: readonly GatheredStretch[],
   source: Pick<SampleSource, 'sampleRateHz' | 'centreHz' | 'sampleCount' | 'layout'>,
-  wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz'>,
+  wanted: Wanted & Pick<AnalysisSettings, 'fmShiftHz' | 'insight'>,
 ): RecordingAnalysis {
+  const { insight } = wanted
+  const { sampleRateHz, sampleCount, layout } = source
   const spectrum = spectrumFrom(addWelchSums(stretches.map(({ welch }) => welch)), source)
   const isSilent = spectrum.meanPower.every(power => power === 0)
   const without: string[] = isSilent ? [NO_SIGNAL] : []
   const attempt = <T>(run: () => T): T | null => orWithout(without, run)
   const peaks = spectrumPeaks(spectrum, { most: 20 })
   const sums = isSilent ? null : deviationSums(stretches)
-  const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0))
+  const receiver = deviationReceiver(insight, sampleRateHz)
+  const deviation = sums && attempt(() => deviationFrom(sums, wanted.fmShiftHz ?? 0, receiver))
   const heardHz = deviation?.carrierHz ?? wanted.carrierHz ?? peaks[0]?.frequencyHz ?? null
   const carrierHz = isSilent ? null : heardHz
-  const channel = channelAt(carrierHz, wanted.channelSpacingHz)
-  const occupied = channel && attempt(() => occupiedIn(spectrum, channel, source.sampleRateHz))
-  const adjacent = channel && adjacentChannelPower(spectrum, channel)
-  if (channel && adjacent?.channels.length === 0) without.push(tooNarrowWords(source.sampleRateHz, channel))
+  const known = receiverOwn(wanted)
+  const tones = () => twoTone(spectrum, { ...searchIn(layout), ...known, imageDb: known.receiver.imageDb })
+  const seconds = sampleCount / sampleRateHz
   return {
-    seconds: source.sampleCount / source.sampleRateHz,
-    sampleRateHz: source.sampleRateHz,
-    spectrum,
-    peaks,
-    carrierHz,
-    without,
-    deviation,
-    occupied,
-    adjacent,
+    ...{ seconds, sampleRateHz, spectrum, peaks, carrierHz, without, deviation, insight },
+    ...inChannel(
+      stretches,
+      { spectrum, sampleRateHz, attempt, without },
+      {
+        channel: channelAt(carrierHz, wanted.channelSpacingHz),
+        known,
+      },
+    ),
+    faults: recordingFaults(insight, {
+      ...{ carrierHz, sampleRateHz, seconds },
+      reachHz: SPIKE_REACH * spectrum.enbwHz,
+    }),
     noiseFloorDb: decibels(noiseFloorPower(spectrum)),
     picture: joinPictures(stretches.map(({ picture }) => picture)),
     curve: sums && deviationCurve(sums, CURVE_POINTS),
-    twoTone: wanted.twoTone && !isSilent ? attempt(() => twoTone(spectrum, searchIn(source.layout))) : null,
+    twoTone: wanted.twoTone && !isSilent ? attempt(tones) : null,
     words: spectrumWords(spectrum),
   }
 }
 
-/** Frame length whose resolution bandwidth comes near to what is wanted, a power of two. */
-export function sizeFor(
-  sampleRateHz: number,
-  goal: { resolutionHz: number; enbwBins: number; sampleCount: number },
-): number {
-  const wanted = 2 ** Math.round(Math.log2((goal.enbwBins * sampleRateHz) / goal.resolutionHz))
-  const longest = 2 ** Math.floor(Math.log2(Math.max(64, goal.sampleCount)))
-  return Math.min(2 ** 20, Math.max(64, Math.min(wanted, longest)))
+/** What is known of the receiver a recording was made with. */
+function receiverOwn({ insight, phaseNoiseDbcPerHz }: Pick<Wanted, 'phaseNoiseDbcPerHz'> & WithInsight) {
+  return {
+    isClipped: insight !== null && insight.clippedShare > 0,
+    receiver: {
+      imageDb: insight?.image.leftDb ?? null,
+      phaseNoiseDbcPerHz: phaseNoiseFrom(phaseNoiseDbcPerHz),
+    },
+  }
+}
+
+type WithInsight = Pick<AnalysisSettings, 'insight'>
+
+/** Occupied bandwidth, neighbours and what key-downs put there; nothing where no channel is known. */
+function inChannel(
+  stretches: readonly GatheredStretch[],
+  {
+    spectrum,
+    sampleRateHz,
+    attempt,
+    without,
+  }: {
+    spectrum: Spectrum
+    sampleRateHz: number
+    attempt: <T>(run: () => T) => T | null
+    without: string[]
+  },
+  { channel, known }: { channel: Channel | null; known: ReturnType<typeof receiverOwn> },
+): Pick<RecordingAnalysis, 'occupied' | 'adjacent' | 'transient'> {
+  if (!channel) return { occupied: null, adjacent: null, transient: null }
+  const own = { ...channel, ...known }
+  const occupied = attempt(() => occupiedIn(spectrum, own, sampleRateHz))
+  const adjacent = adjacentChannelPower(spectrum, own)
+  if (adjacent.channels.length === 0) without.push(tooNarrowWords(sampleRateHz, channel))
+  const edges = joinEdges(stretches.flatMap(stretch => stretch.edges ?? []))
+  return { occupied, adjacent, transient: edges && transientPower(edges, adjacent) }
 }

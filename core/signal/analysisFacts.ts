@@ -1,6 +1,7 @@
 import { printHz, printMhz, printSigned } from '../quantity'
 import type { RecordingAnalysis } from './analyse'
 import type { DeviationFound } from './fm/deviation'
+import { faultWords } from './recordingFaults'
 
 /**
  * What was found in a recording, a sentence each: carrier, deviation, tones, then how it was worked out and
@@ -11,7 +12,9 @@ export function analysisFacts(found: RecordingAnalysis, centreHz: number | null)
   return [
     ...carrierFact(found, centreHz),
     ...(found.deviation ? deviationFacts(found.deviation) : []),
+    ...transientFacts(found),
     found.words,
+    ...found.faults.map(faultWords),
     ...found.without,
   ]
 }
@@ -27,6 +30,18 @@ function carrierFact({ carrierHz, deviation }: RecordingAnalysis, centreHz: numb
     : ''
   return [`Carrier ${place}${known}.`]
 }
+
+/** The worse of both sides at key-down and release. */
+function transientFacts({ transient }: RecordingAnalysis): string[] {
+  if (!transient) return []
+  const worst = ([1, 2] as const).flatMap(step => {
+    const own = transient.channels.filter(channel => channel.step === step).map(({ ratioDb }) => ratioDb)
+    return own.length === 0 ? [] : [`${printSigned(Math.max(...own))} dBc in the ${ORDINALS[step]} neighbour`]
+  })
+  return [`At key-down and release up to ${worst.join(', ')} (the highest four thousandths of a second).`]
+}
+
+const ORDINALS = { 1: 'next', 2: 'second' } as const
 
 function deviationFacts(deviation: DeviationFound): string[] {
   const { toneHz, subAudible } = deviation

@@ -37,7 +37,8 @@ export { Decimator, type ChannelFilter } from './filter/decimator'
 export { FmDemodulator, fmFilters, type FmSettings } from './fm/fmDemodulator'
 export { readAudioBlock, type AudioBlock, type SubAudible, type ToneFit } from './fm/audioBlock'
 export { DeviationMeter, joinDeviation, type DeviationSums } from './fm/deviationMeter'
-export { deviationCurve, deviationFrom, type DeviationCurve, type DeviationFound } from './fm/deviation'
+export { deviationFrom, type DeviationFound } from './fm/deviation'
+export { deviationCurve, type DeviationCurve } from './fm/deviationCurve'
 export { nearestToneHz, TONE_SQUELCH_HZ } from './fm/toneSquelch.table'
 export { CARRIER_NULLS, carsonBandwidthHz, deviationAtNullHz, nullToneHz } from './measure/carson'
 export { occupiedBandwidth, type OccupiedBandwidth } from './measure/occupiedBandwidth'
@@ -49,18 +50,17 @@ export {
 } from './measure/adjacentChannelPower'
 export { PEP_ABOVE_MEAN_DB, TONE_BELOW_PEP_DB, twoTone, type ImdLine, type TwoTone } from './measure/twoTone'
 export { combOf, combOfFigures, type CombTooth } from './measure/comb'
-export {
-  concludeAnalysis,
-  gatherStretch,
-  sizeFor,
-  stretchesOf,
-  type AnalysisSettings,
-  type GatheredStretch,
-  type RecordingAnalysis,
-  type Wanted,
-} from './analyse'
-export { strongestSignalHz } from './strongestSignal'
-export { analysisSettings, type AnalysisNeeds } from './analysisSettings'
+export { concludeAnalysis, type RecordingAnalysis, type Wanted } from './analyse'
+export { gatherStretch, stretchesOf, type AnalysisSettings, type GatheredStretch } from './gatherStretch'
+export { analysisSettings, channelFilter, type AnalysisNeeds } from './analysisSettings'
+export { sizeFor } from './frameSize'
+export { joinLooks, lookStretches, lookThrough, type LookSums } from './receiver/lookThrough'
+export { receiverInsight, type ImageKnown, type ReceiverInsight } from './receiver/receiverFaults'
+export { correctSamples } from './receiver/correctSamples'
+export { keyedTimes, type KeyedTimes } from './receiver/keyedTimes'
+export { faultWords, type RecordingFault } from './recordingFaults'
+export { ASSUMED_PHASE_NOISE_DBC } from './measure/receiverAdds'
+export { type TransientPower } from './measure/transientPower'
 export { zoomSpectrum, type ZoomSettings } from './zoom'
 export { analysisFacts } from './analysisFacts'
 export { spectrumCurve, type SpectrumCurve } from './curves'

@@ -1,5 +1,7 @@
 import { Decimator } from './filter/decimator'
 import { type FftEngine } from './fft'
+import { correctSamples } from './receiver/correctSamples'
+import type { SampleCorrection } from './receiver/receiverFaults'
 import { forEachSlice, type ReadProgress, type SampleSource } from './sampleSource'
 import type { Spectrum } from './spectrum/spectrum'
 import { spectrumFrom, Welch } from './spectrum/welch'
@@ -12,6 +14,8 @@ export interface ZoomSettings {
   widthHz: number
   size: number
   window: WindowName
+  /** What of the receiver is taken off before. */
+  correction?: SampleCorrection | null
 }
 
 /**
@@ -25,7 +29,7 @@ export async function zoomSpectrum(
   engine: FftEngine,
   progress: ReadProgress = {},
 ): Promise<Spectrum> {
-  const { middleHz, widthHz, size, window } = settings
+  const { middleHz, widthHz, size, window, correction } = settings
   const factor = Math.max(1, Math.floor(source.sampleRateHz / (1.5 * widthHz)))
   const rateHz = source.sampleRateHz / factor
   const passHz = Math.min(widthHz / 2, 0.45 * rateHz)
@@ -38,7 +42,7 @@ export async function zoomSpectrum(
   })
   const welch = new Welch({ size, window }, engine)
   await forEachSlice(source, { from: 0, to: source.sampleCount, ...progress }, slice => {
-    const { re, im } = filter.add(slice)
+    const { re, im } = filter.add(correction ? correctSamples(slice, correction) : slice)
     const thinned = new Float32Array(2 * re.length)
     for (let n = 0; n < re.length; n++) {
       thinned[2 * n] = re[n]!

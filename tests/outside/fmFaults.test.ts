@@ -64,7 +64,7 @@ describe('faults of a modulation whose truth is known in closed form', () => {
     expect(deviation!.carrierHz).toBeCloseTo(200, -1)
     // All 400 Hz lie within two and a half standard uncertainties either side.
     expect(deviation!.carrierUncertaintyHz).toBeGreaterThan(400 / Math.sqrt(12) - 1)
-    expect(deviation!.words).toContain('drifted by 400 Hz')
+    expect(deviation!.words).toMatch(/drifted by (399|400|401) Hz/)
   })
 
   it('a key-down in the middle of a second of noise swings no further than its tone', async () => {
@@ -85,7 +85,7 @@ describe('faults of a modulation whose truth is known in closed form', () => {
     const found = await analysed(silent, RATE)
     expect(found.deviation).toBeNull()
     expect(found.without.join(' ')).toContain('no signal in this channel')
-    // 30 of 96 kHz of the noise pass the channel filter: 5 dB less than in the whole width.
+    // 18 of 96 kHz of the noise pass the channel filter: 7.3 dB less than in the whole width.
     const weak = (
       await analysed(
         fmOf(2, () => 0, -1),
@@ -93,8 +93,8 @@ describe('faults of a modulation whose truth is known in closed form', () => {
       )
     ).deviation!
     expect(weak.isUpperBound).toBe(true)
-    expect(weak.carrierToNoiseDb).toBeGreaterThan(4.5)
-    expect(weak.carrierToNoiseDb).toBeLessThan(7.5)
+    expect(weak.carrierToNoiseDb).toBeGreaterThan(6.8)
+    expect(weak.carrierToNoiseDb).toBeLessThan(9.2)
     expect(
       (
         await analysed(

@@ -65,6 +65,14 @@ const readAs = computed(() => {
         empty-words="the strongest"
       />
       <NumberField
+        v-if="isIq"
+        v-model="setup.phaseNoiseDbcPerHz"
+        label="Receiver’s phase noise 10 kHz off"
+        unit="dBc/Hz"
+        :min="-180"
+        :max="-40"
+      />
+      <NumberField
         v-model="setup.fromS"
         label="Only from"
         unit="s"

@@ -1,4 +1,5 @@
 import { lowPass } from './lowPass'
+import { tapsResponse } from './tapsResponse'
 
 /** Channel filter to be moved over a recording. */
 export interface ChannelFilter {
@@ -27,6 +28,11 @@ export class Decimator {
 
   get rateHz(): number {
     return this.filter.sampleRateHz / this.filter.factor
+  }
+
+  /** What it lets through this far from the middle of the channel, as a share of the amplitude. */
+  response(hz: number): number {
+    return tapsResponse(this.kernel, hz / this.filter.sampleRateHz)
   }
 
   /** Filtered samples for those given, as I and Q apart. */

@@ -4,6 +4,7 @@ import { peakNear, spectrumPeaks } from '../spectrum/peaks'
 import type { Spectrum } from '../spectrum/spectrum'
 import { bandPower, binFrequencyHz } from '../spectrum/spectrum'
 import { spectrumFrom, Welch } from '../spectrum/welch'
+import type { FmFilters } from './fmDemodulator'
 import { nearestToneHz } from './toneSquelch.table'
 import { blockWeights, lockIn, weightedMean } from './lockIn'
 
@@ -56,14 +57,15 @@ const LEAST_SUB_AUDIBLE_HZ = 60
 /** Takes one block of demodulated signal apart. */
 export function readAudioBlock(
   frequencyHz: Float64Array,
-  { rateHz, audioHz, engine }: { rateHz: number; audioHz: number; engine: FftEngine },
+  { filters, engine }: { filters: FmFilters; engine: FftEngine },
 ): AudioBlock {
+  const { rateHz, audioHz, channelHalfHz, noiseGainHz3 } = filters
   const weights = blockWeights(frequencyHz.length)
   const carrierHz = weightedMean(frequencyHz, weights)
   const swing = frequencyHz.map(value => value - carrierHz)
   const spectrum = audioSpectrum(swing, rateHz, engine)
-  const phaseNoise = phaseNoiseOf(spectrum, audioHz)
-  const noiseRmsHz = Math.sqrt((phaseNoise * audioHz ** 3) / 3)
+  const phaseNoise = phaseNoiseOf(spectrum, Math.min(audioHz, channelHalfHz))
+  const noiseRmsHz = Math.sqrt(phaseNoise * noiseGainHz3)
   const rmsHz = Math.sqrt(swing.reduce((sum, value) => sum + value * value, 0) / swing.length)
   const subAudible = subAudibleIn(swing, { weights, spectrum, rateHz, noiseRmsHz })
   return {
@@ -93,11 +95,11 @@ function audioSpectrum(swing: Float64Array, rateHz: number, engine: FftEngine): 
  * Noise after a discriminator grows with f²; its factor is the density of the phase noise, taken where no
  * voice is.
  */
-function phaseNoiseOf(spectrum: Spectrum, audioHz: number): number {
+function phaseNoiseOf(spectrum: Spectrum, flatToHz: number): number {
   const flattened: number[] = []
   for (let k = 0; k < spectrum.meanPower.length; k++) {
     const hz = binFrequencyHz(spectrum, k)
-    if (hz > 0.6 * audioHz && hz < 0.93 * audioHz)
+    if (hz > 0.6 * flatToHz && hz < 0.93 * flatToHz)
       flattened.push((2 * spectrum.meanPower[k]!) / spectrum.enbwHz / hz ** 2)
   }
   return flattened.length < 8 ? 0 : noiseFloorPower(spectrum, Float64Array.from(flattened))

@@ -3,6 +3,8 @@ import type { SubAudible, ToneFit } from './audioBlock'
 import { carrierToNoiseDb, FM_THRESHOLD_DB, NO_SIGNAL_BELOW_DB } from './carrierToNoise'
 import { carrierOver, driftOf } from './drift'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
+import type { FmFilters } from './fmDemodulator'
+import { isInside, keyedBuckets, keyedThreshold, type SecondsStretch } from './keyedBuckets'
 
 /** Deviation of a recording, Hz. */
 export interface DeviationFound {
@@ -23,7 +25,9 @@ export interface DeviationFound {
   minusHz: number
   halfPeakToPeakHz: number
   rmsHz: number
-  /** How far noise may have pushed the figure up, Hz; nought for a fitted tone. */
+  /** What the receiver’s own image may add to the furthest moments, Hz. */
+  receiverAddsHz: number
+  /** How far noise and the receiver may have pushed the figure up, Hz; nought for a fitted tone. */
   noiseAddsHz: number
   standardUncertaintyHz: number
   toneHz: number | null
@@ -41,29 +45,32 @@ export interface DeviationFound {
   noiseRmsHz: number
   channelHalfHz: number
   audioLowPassHz: number
+  /** Swings further than this are read a few per cent off: the channel filter takes sidebands away. */
+  cutsFromHz: number
   /** How the figure was come by, in words. */
   words: string
 }
 
-/**
- * Deviation over time for drawing: every point a moment with its extremes, gaps where the radio was not
- * keyed.
- */
-export interface DeviationCurve {
-  atS: Float64Array
-  highestHz: Float64Array
-  lowestHz: Float64Array
-  meanHz: Float64Array
+/** What is known of the receiver, and of the time its radio was keyed. */
+export interface DeviationReceiver {
+  /** Stretches in which the carrier stands; null where the demodulated power has to tell. */
+  steady: readonly SecondsStretch[] | null
+  /** Its converter cut the tops off. */
+  isClipped: boolean
+  /** What its image may add to the swing of a carrier this far from the middle, Hz. */
+  addsHz: (carrierHz: number, filters: FmFilters) => number
 }
 
-/** Buckets this far under the power of the strongest third of a second are taken as unkeyed. */
-const KEYED_SHARE = 0.25
-const STRONGEST_BUCKETS = 30
-
-/** Share of the time a voice spends near its peaks (common practice, no source). */
-const NEAR_PEAK_SHARE = 0.2
+const NO_RECEIVER: DeviationReceiver = { steady: null, isClipped: false, addsHz: () => 0 }
 
 const GAIN_DOUBT = 0.001
+
+/** What is left open where the channel filter takes sidebands off: 8 % at most for tones of 0.4 to 3 kHz. */
+const CUT_DOUBT = 0.04
+
+/** How far the demodulator’s own gain may be off, as a share. */
+const gainDoubt = (halfHz: number, { cutsFromHz }: Pick<DeviationFound, 'cutsFromHz'>) =>
+  halfHz > cutsFromHz ? CUT_DOUBT : GAIN_DOUBT
 
 /**
  * Sums up a demodulated recording: only what was keyed counts, its edges left out. Where one tone is the
@@ -72,11 +79,18 @@ const GAIN_DOUBT = 0.001
  * pushed them.
  * @throws CoreError `too-few` when there is no keyed stretch long enough.
  */
-export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFound {
+export function deviationFrom(
+  sums: DeviationSums,
+  shiftHz: number,
+  receiver: DeviationReceiver = NO_RECEIVER,
+): DeviationFound {
   const { blocks, buckets, filters } = sums
   const threshold = keyedThreshold(buckets.power)
-  const keyed = keyedBuckets(buckets.power, threshold)
-  const whole = blocks.filter(({ leastPower }) => leastPower >= threshold)
+  const keyed = keyedBuckets(buckets, threshold, receiver.steady)
+  const whole = blocks.filter(
+    ({ leastPower, startS, seconds }) =>
+      leastPower >= threshold && isInside(receiver.steady, { fromS: startS, toS: startS + seconds }),
+  )
   const used = whole.length > 0 ? whole : [...blocks].sort((a, b) => b.leastPower - a.leastPower).slice(0, 1)
   const usedS = keyed.length * buckets.bucketS
   if (used.length === 0 || keyed.length === 0)
@@ -106,11 +120,13 @@ export function deviationFrom(sums: DeviationSums, shiftHz: number): DeviationFo
       carrierUncertaintyHz: Math.hypot(carrierUncertainty(used), driftHz / Math.sqrt(12)),
       driftHz,
       carrierToNoiseDb: aboveNoiseDb,
-      isUpperBound: aboveNoiseDb < FM_THRESHOLD_DB,
+      isUpperBound: aboveNoiseDb < FM_THRESHOLD_DB || receiver.isClipped,
+      receiverAddsHz: receiver.addsHz(mean + shiftHz, filters),
       usedS,
       noiseRmsHz,
       channelHalfHz: filters.channelHalfHz,
       audioLowPassHz: filters.audioHz,
+      cutsFromHz: filters.cutsFromHz,
     },
     used,
     subHz: subAudible?.deviationHz ?? 0,
@@ -159,10 +175,12 @@ interface KeyedPart {
     | 'driftHz'
     | 'carrierToNoiseDb'
     | 'isUpperBound'
+    | 'receiverAddsHz'
     | 'usedS'
     | 'noiseRmsHz'
     | 'channelHalfHz'
     | 'audioLowPassHz'
+    | 'cutsFromHz'
   >
   used: readonly PoweredBlock[]
   /** Deviation of a tone below the audio, Hz; 0 without one. */
@@ -190,7 +208,10 @@ function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]
     audioHz: half,
     toneHz: meanOf(tones, ({ toneHz }) => toneHz),
     distortion: meanOf(tones, ({ distortion }) => distortion),
-    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, fitNoise(used, tones[0]!.toneHz, seconds)),
+    standardUncertaintyHz: Math.hypot(
+      gainDoubt(half, common) * half,
+      fitNoise(used, tones[0]!.toneHz, seconds),
+    ),
     words: `One tone, fitted with its harmonics over ${words(common.usedS)} of keyed signal: noise on top does not count. ${besidesWords(common)}`,
   }
 }
@@ -201,7 +222,9 @@ function ofExtremes(
   { plusHz, minusHz }: { plusHz: number; minusHz: number },
 ): DeviationFound {
   const half = (plusHz + minusHz) / 2
-  const noiseAddsHz = common.noiseRmsHz * noisePush(common.usedS, common.audioLowPassHz)
+  const noiseAddsHz =
+    common.noiseRmsHz * noisePush(common.usedS, Math.min(common.audioLowPassHz, common.channelHalfHz)) +
+    common.receiverAddsHz
   const meanSquare = average(used, block => block.rmsHz ** 2) - common.noiseRmsHz ** 2
   return {
     ...common,
@@ -215,24 +238,26 @@ function ofExtremes(
     toneHz: null,
     distortion: null,
     audioHz: Math.max(0, half - subHz),
-    standardUncertaintyHz: Math.hypot(GAIN_DOUBT * half, noiseAddsHz / Math.sqrt(12)),
-    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
+    standardUncertaintyHz: Math.hypot(gainDoubt(half, common) * half, noiseAddsHz / Math.sqrt(12)),
+    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise${common.receiverAddsHz >= 1 ? ' and the receiver’s image' : ''} may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
   }
 }
 
 /** What is said whatever the way: the filters, a drift, a carrier too weak. */
 function besidesWords(common: KeyedPart['common']): string {
   const { driftHz, carrierUncertaintyHz, isUpperBound, carrierToNoiseDb: aboveDb } = common
+  const isTooWeak = aboveDb < FM_THRESHOLD_DB
   return [
     filterWords(common),
     ...(Math.abs(driftHz) > Math.max(1, carrierUncertaintyHz)
       ? [`The carrier drifted by ${Math.round(driftHz)} Hz; that is taken out of the swing.`]
       : []),
-    ...(isUpperBound
+    ...(isTooWeak
       ? [
           `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, where a discriminator clicks: at most this.`,
         ]
       : []),
+    ...(isUpperBound && !isTooWeak ? ['The recording is clipped: at most this.'] : []),
   ].join(' ')
 }
 
@@ -253,62 +278,15 @@ function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standard
 }
 
 /**
- * How far Gaussian noise is to be expected to reach, in times its rms, over the independent moments near the
- * peaks: √(2 ln n).
+ * How far Gaussian noise reaches at most, in times its rms, over so many independent moments: √(2 ln n), and about
+ * what the highest of them scatters by.
  */
-function noisePush(seconds: number, audioHz: number): number {
-  return Math.sqrt(2 * Math.log(Math.max(Math.E, NEAR_PEAK_SHARE * 2 * audioHz * seconds)))
+function noisePush(seconds: number, bandHz: number): number {
+  return Math.sqrt(2 * Math.log(Math.max(Math.E, 2 * bandHz * seconds))) + HIGHEST_SCATTERS
 }
 
-/** Deviation over time in at most `points` moments. */
-export function deviationCurve(sums: DeviationSums, points: number): DeviationCurve {
-  const { buckets } = sums
-  const threshold = keyedThreshold(buckets.power)
-  const count = Math.min(points, buckets.power.length)
-  const curve: DeviationCurve = {
-    atS: new Float64Array(count),
-    highestHz: new Float64Array(count).fill(Number.NaN),
-    lowestHz: new Float64Array(count).fill(Number.NaN),
-    meanHz: new Float64Array(count).fill(Number.NaN),
-  }
-  for (let i = 0; i < count; i++) {
-    const from = Math.floor((i * buckets.power.length) / count)
-    const to = Math.floor(((i + 1) * buckets.power.length) / count)
-    curve.atS[i] = ((from + to) / 2) * buckets.bucketS
-    let sum = 0
-    let seen = 0
-    for (let k = from; k < to; k++) {
-      if (buckets.power[k]! < threshold) continue
-      curve.highestHz[i] =
-        seen === 0 ? buckets.highestHz[k]! : Math.max(curve.highestHz[i]!, buckets.highestHz[k]!)
-      curve.lowestHz[i] =
-        seen === 0 ? buckets.lowestHz[k]! : Math.min(curve.lowestHz[i]!, buckets.lowestHz[k]!)
-      sum += buckets.meanHz[k]!
-      seen += 1
-    }
-    if (seen > 0) curve.meanHz[i] = sum / seen
-  }
-  return curve
-}
-
-function keyedThreshold(power: Float64Array): number {
-  const sorted = Float64Array.from(power).sort()
-  const nth = Math.min(STRONGEST_BUCKETS, Math.floor(sorted.length / 4))
-  return KEYED_SHARE * (sorted[sorted.length - 1 - nth] ?? 0)
-}
-
-/** Keyed buckets whose neighbours are keyed too: the edges of a key-down are left out. */
-function keyedBuckets(power: Float64Array, threshold: number): number[] {
-  const keyed: number[] = []
-  for (let k = 0; k < power.length; k++)
-    if (
-      power[k]! >= threshold &&
-      (power[k - 1] ?? threshold) >= threshold &&
-      (power[k + 1] ?? threshold) >= threshold
-    )
-      keyed.push(k)
-  return keyed
-}
+/** Scatter of the highest of thousands of moments, in times their rms: π/√6 over √(2 ln n). */
+const HIGHEST_SCATTERS = 0.3
 
 function rawExtremes(
   { buckets }: DeviationSums,

@@ -75,12 +75,13 @@ export class DeviationMeter {
   }
 
   private finishBlock(): void {
-    const { rateHz, audioHz } = this.demodulator.filters
+    const { filters } = this.demodulator
+    const { rateHz } = filters
     const startS = this.done / rateHz
     const first = this.power.length
     for (let at = 0; at + this.bucketSamples <= this.filled; at += this.bucketSamples) this.takeBucket(at)
     const leastPower = Math.min(...this.power.slice(first))
-    const block = readAudioBlock(this.block.slice(0, this.filled), { rateHz, audioHz, engine: this.engine })
+    const block = readAudioBlock(this.block.slice(0, this.filled), { filters, engine: this.engine })
     this.blocks.push({ ...block, startS, leastPower, powerVariance: this.powerVariance() })
     this.done += this.filled
     this.filled = 0

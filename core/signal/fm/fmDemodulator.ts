@@ -1,6 +1,7 @@
 import { CoreError } from '../../errors'
-import { Decimator } from '../filter/decimator'
 import { convolveInside } from '../filter/convolve'
+import { Decimator } from '../filter/decimator'
+import { tapsResponse } from '../filter/tapsResponse'
 import { lowPassSlope } from '../filter/lowPass'
 
 /** Audio low-pass of the deviation meter, Hz (handbook, section 7: 15 kHz). */
@@ -16,6 +17,8 @@ export interface FmSettings {
   shiftHz: number
   /** Half the width of the channel filter, Hz. */
   channelHalfHz: number
+  /** Where a neighbouring channel begins, Hz from the middle: from here on nothing passes; null where none is known. */
+  neighbourFromHz?: number | null
 }
 
 /** Filters as they come out for a recording’s rate. */
@@ -24,7 +27,14 @@ export interface FmFilters {
   factor: number
   channelHalfHz: number
   audioHz: number
+  /** A swing further than this loses sidebands in the channel filter, Hz. */
+  cutsFromHz: number
+  /** White phase noise of 1 rad²/Hz in front of the channel filter swings by the root of so much, Hz². */
+  noiseGainHz3: number
 }
+
+/** Half the width of the first filter where a second one follows, Hz. */
+const WIDE_HALF_HZ = 15_000
 
 /** Rate aimed at after the channel filter, Hz. */
 const AIM_RATE_HZ = 60_000
@@ -33,7 +43,7 @@ const AIM_RATE_HZ = 60_000
  * The filters that suit a recording.
  * @throws CoreError `out-of-range` when it is sampled too slowly for a deviation.
  */
-export function fmFilters(settings: FmSettings): FmFilters {
+export function fmFilters(settings: FmSettings): Omit<FmFilters, 'noiseGainHz3'> {
   if (!(settings.sampleRateHz >= LEAST_FM_RATE_HZ)) {
     throw new CoreError(
       'out-of-range',
@@ -47,8 +57,19 @@ export function fmFilters(settings: FmSettings): FmFilters {
     rateHz,
     factor,
     channelHalfHz: Math.min(settings.channelHalfHz, 0.4 * rateHz),
-    audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz),
+    audioHz: Math.min(AUDIO_LOW_PASS_HZ, 0.38 * rateHz, audioBelow(settings.neighbourFromHz ?? null)),
+    cutsFromHz: CUTS_FROM_SHARE * (settings.neighbourFromHz ?? Infinity),
   }
+}
+
+/** A neighbour beats with the carrier at least this far up, as a share of where it begins: the audio ends before. */
+const BEATS_FROM_SHARE = 0.6
+
+/** A swing loses sidebands from this share of where the neighbour begins on: 3.1 kHz in channels of 12.5. */
+const CUTS_FROM_SHARE = 0.3
+
+function audioBelow(neighbourFromHz: number | null): number {
+  return neighbourFromHz === null ? Infinity : BEATS_FROM_SHARE * neighbourFromHz
 }
 
 /** A piece of a demodulated signal. */
@@ -65,6 +86,8 @@ export interface Demodulated {
 export class FmDemodulator {
   readonly filters: FmFilters
   private readonly channel: Decimator
+  /** Keeps a neighbouring channel out, at the thinned rate; null where none is known, or it lies outside. */
+  private readonly narrow: Decimator | null
   private readonly slope: Float64Array
   private phase = new Float64Array(0)
   private power = new Float64Array(0)
@@ -72,13 +95,17 @@ export class FmDemodulator {
   private turns = 0
 
   constructor(settings: FmSettings) {
-    const filters = (this.filters = fmFilters(settings))
+    const filters = fmFilters(settings)
     const { factor, channelHalfHz, rateHz } = filters
-    const stopHz = Math.min(1.6 * channelHalfHz, factor === 1 ? 0.5 * rateHz : rateHz - channelHalfHz)
+    // Wide where a second filter follows: a narrow one at the full rate would be long.
+    const neighbourHz = settings.neighbourFromHz ?? null
+    const isNarrowed = neighbourHz !== null && neighbourHz < 0.5 * rateHz
+    const wideHz = isNarrowed ? Math.max(channelHalfHz, Math.min(WIDE_HALF_HZ, 0.4 * rateHz)) : channelHalfHz
+    const stopHz = Math.min(1.6 * wideHz, factor === 1 ? 0.5 * rateHz : rateHz - wideHz)
     this.channel = new Decimator({
       sampleRateHz: settings.sampleRateHz,
       shiftHz: settings.shiftHz,
-      passHz: channelHalfHz,
+      passHz: wideHz,
       stopHz,
       factor,
     })
@@ -87,10 +114,22 @@ export class FmDemodulator {
       passHz: filters.audioHz,
       stopHz: Math.min(0.5 * rateHz, 1.3 * filters.audioHz),
     })
+    this.narrow = isNarrowed
+      ? new Decimator({
+          ...{ sampleRateHz: rateHz, shiftHz: 0, factor: 1 },
+          ...{ passHz: channelHalfHz, stopHz: neighbourHz },
+        })
+      : null
+    const noiseGainHz3 = discriminatorNoise(rateHz, hz => [
+      tapsResponse(this.slope, hz / rateHz),
+      this.channel.response(hz),
+      this.narrow?.response(hz) ?? 1,
+    ])
+    this.filters = { ...filters, noiseGainHz3 }
   }
 
   add(samples: Float32Array): Demodulated {
-    const { re, im } = this.channel.add(samples)
+    const { re, im } = this.inChannel(samples)
     const kept = this.phase.length
     const phase = new Float64Array(kept + re.length)
     const power = new Float64Array(kept + re.length)
@@ -111,4 +150,29 @@ export class FmDemodulator {
     this.power = power.slice(frequencyHz.length)
     return { frequencyHz, power: power.slice(middle, middle + frequencyHz.length) }
   }
+
+  private inChannel(samples: Float32Array): { re: Float64Array; im: Float64Array } {
+    const wide = this.channel.add(samples)
+    if (!this.narrow) return wide
+    const pairs = new Float32Array(2 * wide.re.length)
+    for (let n = 0; n < wide.re.length; n++) {
+      pairs[2 * n] = wide.re[n]!
+      pairs[2 * n + 1] = wide.im[n]!
+    }
+    return this.narrow.add(pairs)
+  }
+}
+
+const STEPS = 256
+
+/**
+ * Noise behind a discriminator grows with f²; the filters, whose edges are not sharp, tell how far: ∫ of the product of
+ * the squares of their responses, that of the slope holding f itself.
+ */
+function discriminatorNoise(rateHz: number, responses: (hz: number) => number[]): number {
+  const stepHz = rateHz / 2 / STEPS
+  let sum = 0
+  for (let k = 0; k < STEPS; k++)
+    sum += responses((k + 0.5) * stepHz).reduce((product, one) => product * one * one, 1) * stepHz
+  return sum
 }

@@ -48,8 +48,12 @@ const ORDERS = [3, 5, 7] as const
  * at 4f1 − 3f2 ….
  * @throws CoreError `too-few` when two tones within 10 dB of each other are not there.
  */
-export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: number } = {}): TwoTone {
-  const [first, second] = spectrumPeaks(spectrum, { ...search, most: 2 })
+export function twoTone(
+  spectrum: Spectrum,
+  search: { fromHz?: number; toHz?: number; isClipped?: boolean; imageDb?: number | null } = {},
+): TwoTone {
+  const { isClipped = false, imageDb = null, ...where } = search
+  const [first, second] = spectrumPeaks(spectrum, { ...where, most: 2 })
   if (!first || !second || first.levelDb - second.levelDb > 10)
     throw new CoreError(
       'too-few',
@@ -67,9 +71,11 @@ export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: nu
       ] as const
     ).flatMap(([side, frequencyHz]): ImdLine[] => {
       const peak = peakNear(spectrum, frequencyHz, Math.min(spacing / 4, 3 * spectrum.enbwHz))
-      return peak
-        ? [lineOf(peak, { order, side, frequencyHz, meanPower, frames: spectrum.independentFrames })]
-        : []
+      if (!peak) return []
+      const image = imageAt(spectrum, frequencyHz, imageDb)
+      const line = lineOf(peak, { order, side, frequencyHz, meanPower, frames: spectrum.independentFrames })
+      // What the receiver may have put there as strongly hides what the radio put there.
+      return [{ ...line, isUpperBound: line.isUpperBound || isClipped || image > peak.power / 4 }]
     }),
   )
   const worst = Object.fromEntries(
@@ -99,6 +105,12 @@ export function twoTone(spectrum: Spectrum, search: { fromHz?: number; toHz?: nu
     lines,
     worst,
   }
+}
+
+/** Power a receiver’s image puts at a place, from what stands at its mirror, of full scale. */
+function imageAt(spectrum: Spectrum, frequencyHz: number, imageDb: number | null): number {
+  if (imageDb === null) return 0
+  return (peakNear(spectrum, -frequencyHz, 3 * spectrum.enbwHz)?.power ?? 0) * 10 ** (imageDb / 10)
 }
 
 /** A tone S dB above the noise of K frames is known to 8.686/√(2·10^(S/10)·K) dB. */

@@ -66,6 +66,11 @@ export class Welch {
     this.rest = all.slice(at)
   }
 
+  /** What comes next does not follow on what came before. */
+  breakOff(): void {
+    this.rest = new Float32Array(0)
+  }
+
   private take(all: Float32Array, at: number): void {
     const { window, fft, sum, highest, power, scale } = this
     const { size } = this.settings

@@ -95,11 +95,14 @@ describe('files nobody would write', () => {
     const source = samplesOf(recording, { kind: 'iq' })
     const settings = {
       ...{ size: 256, window: 'blackman-harris' as const, columns: 10, rows: 10 },
-      ...{ fmShiftHz: 0, channelHalfHz: 5000 },
+      ...{ fmShiftHz: 0, channelHalfHz: 5000, neighbourFromHz: null, channelSpacingHz: null, insight: null },
     }
     const stretch = { from: 0, to: source.sampleCount, engine: portableFft }
     const gathered = await gatherStretch(source, settings, stretch)
-    const wanted = { channelSpacingHz: 6250, carrierHz: 0, twoTone: true, fmShiftHz: 0 }
+    const wanted = {
+      ...{ channelSpacingHz: 6250, carrierHz: 0, twoTone: true, fmShiftHz: 0 },
+      ...{ insight: null, phaseNoiseDbcPerHz: -100 },
+    }
     expect(concludeAnalysis([gathered], source, wanted)).toMatchObject({
       ...{ carrierHz: null, occupied: null, adjacent: null, deviation: null, twoTone: null },
       without: ['There is no signal in it: every sample is nought.'],

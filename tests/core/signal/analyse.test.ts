@@ -34,10 +34,14 @@ const settings = {
   window: 'blackman-harris' as const,
   fmShiftHz: 0,
   channelHalfHz: 8000,
+  ...{ neighbourFromHz: null, channelSpacingHz: null, insight: null },
   columns: 40,
   rows: 32,
 }
-const wanted = { channelSpacingHz: 12_500, carrierHz: null, twoTone: false, fmShiftHz: 0 }
+const wanted = {
+  ...{ channelSpacingHz: 12_500, carrierHz: null, twoTone: false, fmShiftHz: 0 },
+  ...{ insight: null, phaseNoiseDbcPerHz: -100 },
+}
 const keyed = {
   sampleRateHz: 96_000,
   seconds: 3,

@@ -13,6 +13,7 @@ const deviation: NonNullable<RecordingAnalysis['deviation']> = {
   halfPeakToPeakHz: 2500,
   rmsHz: 1768,
   noiseAddsHz: 0,
+  receiverAddsHz: 0,
   standardUncertaintyHz: 3,
   toneHz: 1000,
   distortion: 0.012,
@@ -24,6 +25,7 @@ const deviation: NonNullable<RecordingAnalysis['deviation']> = {
   noiseRmsHz: 1,
   channelHalfHz: 8000,
   audioLowPassHz: 5000,
+  cutsFromHz: Infinity,
   words: 'One tone.',
 }
 

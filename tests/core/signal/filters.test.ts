@@ -125,10 +125,10 @@ describe('the FM filters of a recording', () => {
 })
 
 describe('one block of demodulated signal', () => {
+  const { filters } = new FmDemodulator({ sampleRateHz: RATE, shiftHz: 0, channelHalfHz: 15_000 })
   const block = (wave: (t: number) => number, seconds = 1) =>
     Float64Array.from({ length: RATE * seconds }, (_unused, n) => wave(n / RATE))
-  const read = (values: Float64Array) =>
-    readAudioBlock(values, { rateHz: RATE, audioHz: 15_000, engine: portableFft })
+  const read = (values: Float64Array) => readAudioBlock(values, { filters, engine: portableFft })
   const sine = (hz: number, amplitude: number) => (t: number) => amplitude * Math.sin(2 * Math.PI * hz * t)
 
   it('parts carrier, tone, distortion and tone squelch', () => {

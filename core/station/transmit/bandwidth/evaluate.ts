@@ -10,6 +10,7 @@ import {
   judgePower,
   judgeScalar,
   NOTHING,
+  observedFigure,
   openSlot,
   ratioDoubt,
   type StationAnswer,
@@ -33,7 +34,8 @@ export function evaluateBandwidth(step: Step, context: Context): StepResult {
       const reading = figureIn(step, slot, context)
       if (!reading) return openSlot(step, slot, context)
       const place = { step, slot, reading }
-      return slot.kind.is === 'occupied' ? occupied(place, context) : adjacent(place, context)
+      if (slot.kind.is === 'occupied') return occupied(place, context)
+      return slot.kind.is === 'transient' ? transient(place, context) : adjacent(place, context)
     },
   })
 }
@@ -52,6 +54,19 @@ function occupied(place: Place, context: Context): SlotResult {
       own: [],
       notes: ['Half a percent of the power lies below it and half above (ITU-R SM.328, from memory).'],
       wordsWithout: `${printHz(place.reading.seen.value)}; no figure in law`,
+    },
+    context,
+  )
+}
+
+/** What a key-down puts beside the channel: shown and compared; no figure for it could be recalled. */
+function transient({ slot, reading }: Place, context: Context): SlotResult {
+  return observedFigure(
+    slot,
+    reading,
+    {
+      words: `${printDbc(reading.seen.value)} at most`,
+      notes: ['The highest four thousandths of a second around a key-down or a release, in either channel.'],
     },
     context,
   )
@@ -112,7 +127,7 @@ function notesOf({ step, slot, reading }: Place): string[] {
 }
 
 function askAbout({ slot, found }: SlotResult): Question[] {
-  if (!found) return []
+  if (!found || slot.kind.is === 'transient') return []
   const ask = (words: string): Question[] => [{ slotId: slot.id, words }]
   if (slot.kind.is === 'occupied')
     return found.value > VERY_WIDE_HZ

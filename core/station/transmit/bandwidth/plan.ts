@@ -19,6 +19,9 @@ export const BANDWIDTH_ID = 'bandwidth'
 /** Slot of the occupied bandwidth. */
 export const OCCUPIED_SLOT = 'obw'
 
+/** Slot of the power that key-downs and releases put into the next channels. */
+export const TRANSIENT_SLOT = 'transient'
+
 /** A step on every channel chosen, at each channel spacing the set can be switched to. */
 export function planBandwidth(set: RadioSet, context: Context): Step[] {
   return planSteps(set, context, {
@@ -28,12 +31,29 @@ export function planBandwidth(set: RadioSet, context: Context): Step[] {
     perSpacing: true,
     keyed: { seconds: 20 },
     durationS: 180,
-    slots: place => [occupiedSlot(place), ...ADJACENT_CHANNELS.map(channel => adjacentSlot(place, channel))],
+    slots: place => [
+      occupiedSlot(place),
+      ...ADJACENT_CHANNELS.map(channel => adjacentSlot(place, channel)),
+      transientSlot(place),
+    ],
     instruction:
-      'Modulate as loudly as in use, record half a minute of I/Q, and bring it in; or type what an analyser works out.',
+      'Modulate as loudly as in use, record half a minute of I/Q with a key-down in it, and bring it in; or type what an analyser works out.',
     radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })
+}
+
+/** What a key-down or a release puts into the next channels: from a recording that holds one, or typed. */
+function transientSlot({ channel: { frequencyHz } }: StepPlace): Slot {
+  return {
+    id: TRANSIENT_SLOT,
+    kind: { is: 'transient' },
+    label: 'Next channels at key-down',
+    frequencyHz,
+    role: INSTRUMENT_ROLE,
+    field: { as: 'figure', unit: 'dB', min: -200, max: 20, placeholder: 'dBc' },
+    optional: true,
+  }
 }
 
 function occupiedSlot({ channel: { frequencyHz } }: StepPlace): Slot {

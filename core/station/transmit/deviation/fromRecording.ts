@@ -8,6 +8,10 @@ const HALF_WIDTH_HZ = 25_000
 
 /** What extremes leave open where no tone could be fitted, as a share of half the swing. */
 const EXTREMES_SHARE = 0.001
+const CUT_EXTREMES_SHARE = 0.04
+
+const extremesShare = ({ halfPeakToPeakHz, cutsFromHz }: Deviation) =>
+  halfPeakToPeakHz > cutsFromHz ? CUT_EXTREMES_SHARE : EXTREMES_SHARE
 
 /** Deviation from a recording: the larger swing, and the tone squelch where it was found. */
 export const deviationRecording: RecordingUse = {
@@ -38,6 +42,7 @@ function figuresOf({ deviation }: RecordingAnalysis, { target }: RecordedStep): 
 /** The larger swing counts; what its estimate leaves open hangs on how it was found. */
 function largerSwing(d: Deviation, slotId: string): KeptFigure {
   const value = Math.max(d.plusHz, d.minusHz)
+  const isByExtremes = d.method === 'extremes'
   const swings = `+${printHz(d.plusHz, 4)}, ${MINUS}${printHz(d.minusHz, 4)}, half peak to peak ${printHz(d.halfPeakToPeakHz, 4)}`
   return {
     slotId,
@@ -46,8 +51,7 @@ function largerSwing(d: Deviation, slotId: string): KeptFigure {
       value,
       unit: 'Hz',
       isUpperBound: d.isUpperBound,
-      standardUncertainty:
-        d.method === 'extremes' ? EXTREMES_SHARE * d.halfPeakToPeakHz : d.standardUncertaintyHz,
+      standardUncertainty: isByExtremes ? extremesShare(d) * d.halfPeakToPeakHz : d.standardUncertaintyHz,
       noiseAdds: d.noiseAddsHz,
       method: `${swings}; the larger counts. ${d.words}`,
     }),
