@@ -12,6 +12,8 @@ const SAMPLED = ['core/uncertainty', 'core/rules', 'core/chain', 'core/signal', 
 /** Share that must be killed, %, and the least that must have been tried. */
 const GOALS = { whole: { killed: 90, least: 1 }, sample: { killed: 80, least: 400 } }
 const SAMPLE_LINES = 700
+/** Lines in which nothing can be changed. */
+const NO_CODE = /^\s*(\/\/|\/?\*|import |export \*|export (type|interface) |interface |type |[\]})]*,?$)/
 
 const [which = 'both', seed = '20261127'] = process.argv.slice(2)
 const kept = join(root, '.stryker')
@@ -71,8 +73,6 @@ function filesOf(folder) {
     .map(entry => join(entry.parentPath ?? entry.path, entry.name))
     .sort()
 }
-
-const NO_CODE = /^\s*(\/\/|\/?\*|import |export \*|export (type|interface) |interface |type |[\]})]*,?$)/
 
 function codeLines(file) {
   const name = file.slice(root.length + 1)
