@@ -4,6 +4,7 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, shallowRef } from 'vue'
 import { demoReview } from '#core/demo'
+import type { ReceiverInsight } from '#core/signal'
 import { stationById } from '#core/station'
 import { type Recordings, useRecordings } from '~/composables/useRecordings'
 import type { RecordingLook } from '~/workers/recording.worker'
@@ -11,7 +12,7 @@ import type { AnalyseInput } from '~/workers/recordingWorkers'
 
 const workers = vi.hoisted(() => ({
   lookAtRecordings: vi.fn(),
-  strongestIn: vi.fn(),
+  insightInto: vi.fn(),
   analyseRecording: vi.fn(),
   zoomInto: vi.fn(),
   hashOf: vi.fn(),
@@ -42,6 +43,18 @@ const look = (change: Partial<RecordingLook> = {}): RecordingLook => ({
   ...change,
 })
 const file = new File(['x'], 'a.sigmf-data')
+const insight: ReceiverInsight = {
+  signalHz: 1234,
+  correction: { spike: { re: 0, im: 0 }, image: { re: 0, im: 0 } },
+  image: { kind: 'below', leftDb: -60 },
+  spikeDb: null,
+  clippedShare: 0,
+  times: {
+    steady: [{ from: 9600, to: 96_000 }],
+    edges: [{ from: 0, to: 9600 }],
+    thresholdPower: 0.01,
+  },
+}
 
 function recordingsOf(): Recordings {
   let made: Recordings | null = null
@@ -65,7 +78,7 @@ describe('recordings brought in', () => {
   beforeEach(() => {
     for (const mock of Object.values(workers)) mock.mockReset()
     workers.lookAtRecordings.mockResolvedValue([look()])
-    workers.strongestIn.mockResolvedValue(1234)
+    workers.insightInto.mockResolvedValue(insight)
     workers.analyseRecording.mockResolvedValue({ carrierHz: 1234 })
   })
   const asked = () => workers.analyseRecording.mock.calls.at(-1)![0] as AnalyseInput
@@ -74,7 +87,9 @@ describe('recordings brought in', () => {
     const recordings = recordingsOf()
     await recordings.bringIn([file])
     expect(recordings.looks.value).toHaveLength(1)
-    expect(asked().settings).toMatchObject({ fmShiftHz: 1234, window: 'blackman-harris' })
+    expect(asked().settings).toMatchObject({ fmShiftHz: 1234, window: 'blackman-harris', insight })
+    expect(asked().settings).toMatchObject({ channelHalfHz: 9000, neighbourFromHz: 10_500 })
+    expect(asked().wanted).toMatchObject({ phaseNoiseDbcPerHz: -100, channelSpacingHz: 12_500 })
     expect(recordings.analysis.value).toEqual({ carrierHz: 1234 })
     expect(recordings.progress.value).toBeNull()
   })
@@ -84,7 +99,8 @@ describe('recordings brought in', () => {
     const recordings = recordingsOf()
     await recordings.bringIn([file])
     expect(asked().settings.fmShiftHz).toBe(10_000)
-    expect(workers.strongestIn).not.toHaveBeenCalled()
+    // The look says that the strongest stands elsewhere: when that one is keyed says nothing of this.
+    expect(asked().settings.insight!.times.edges).toEqual([])
     workers.lookAtRecordings.mockResolvedValue([look({ centreHz: 446e6 })])
     await recordings.bringIn([file])
     expect(asked().settings.fmShiftHz).toBe(1234)
@@ -96,6 +112,7 @@ describe('recordings brought in', () => {
     await recordings.bringIn([file])
     Object.assign(recordings.setup.value!, { fromS: 0.25, toS: 0.75, channel: 1 })
     await recordings.analyse()
+    expect(workers.insightInto.mock.calls.at(-1)![2]).toEqual({ sampleCount: 48_000, channelHalfHz: 9000 })
     expect(asked()).toMatchObject({
       sampleCount: 48_000,
       choice: { fromS: 0.25, toS: 0.75, use: { kind: 'iq', pair: 1 } },
@@ -153,7 +170,7 @@ describe('recordings brought in', () => {
     const reading = recordings.bringIn([file])
     await vi.waitFor(() => expect(workers.analyseRecording).toHaveBeenCalled())
     tell(0.4)
-    expect(recordings.progress.value).toBe(0.4)
+    expect(recordings.progress.value).toBeCloseTo(0.15 + 0.85 * 0.4, 9)
     await recordings.cancel()
     expect(workers.dismiss).toHaveBeenCalled()
     finish({ carrierHz: 5 })

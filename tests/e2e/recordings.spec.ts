@@ -81,6 +81,31 @@ test('SigMF is dropped as two files; the frequency is known to the hertz, the ba
   await expect(page.locator('[data-slot=acp-upper-1] input')).toHaveValue(/dBc$/)
 })
 
+test('what the receiver did to a recording is said beside its figures, and a key-down is one of them', async ({
+  page,
+}) => {
+  await openDemoAt(page, `${DEMO}/bandwidth?set=mini&step=bandwidth:2m:2m-2:high`)
+  await expect(page.locator('[data-slot=obw] input')).toBeEnabled()
+  const data = fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 6250, deviationHz: 1500 })
+  // Not keyed for 0.4 s; I three per cent larger than Q, which is an image 36.6 dB down; and a spike.
+  for (let n = 0; n < data.length / 2; n++) {
+    const keyed = n < 0.4 * 96_000 ? 0 : 0.8
+    data[2 * n] = Math.round(keyed * 1.03 * data[2 * n]! + 300)
+    data[2 * n + 1] = Math.round(keyed * data[2 * n + 1]!)
+  }
+  await drop(page, [{ name: 'keyed.wav', bytes: wav(data, { rate: 96_000, channels: 2 }) }])
+  await expect(dialog(page)).toContainText(/receiver’s image of the signal stood −36\.\d dB/)
+  await expect(dialog(page)).toContainText('own spike in the middle')
+  await expect(dialog(page)).toContainText('At key-down and release up to')
+  await expect(dialog(page)).toContainText(/0\.\d\d s around key-downs and without a carrier/)
+  await dialog(page).getByText('How it is read').click()
+  await dialog(page).getByLabel('Receiver’s phase noise').fill('-120')
+  await page.keyboard.press('Enter')
+  await dialog(page).getByRole('button', { name: 'Read again' }).click()
+  await page.getByRole('button', { name: 'Keep 6 figures' }).click()
+  await expect(page.locator('[data-slot=transient] input')).toHaveValue(/dBc$/)
+})
+
 test('captures are recordings of their own, and a part of one may be read alone', async ({ page }) => {
   await openDemoAt(page, DEVIATION)
   await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
