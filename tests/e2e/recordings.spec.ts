@@ -94,12 +94,14 @@ test('what the receiver did to a recording is said beside its figures, and a key
     data[2 * n + 1] = Math.round(keyed * data[2 * n + 1]!)
   }
   await drop(page, [{ name: 'keyed.wav', bytes: wav(data, { rate: 96_000, channels: 2 }) }])
-  await expect(dialog(page)).toContainText(/receiver’s image of the signal stood −36\.\d dB/)
+  await expect(dialog(page)).toContainText(
+    /receiver’s image of the signal, 36\.\d\sdB under it, was taken off/,
+  )
   await expect(dialog(page)).toContainText('own spike in the middle')
   await expect(dialog(page)).toContainText('At key-down and release up to')
   await expect(dialog(page)).toContainText(/0\.\d\d s around key-downs and without a carrier/)
   await dialog(page).getByText('How it is read').click()
-  await dialog(page).getByLabel('Receiver’s phase noise').fill('-120')
+  await dialog(page).getByLabel('Phase noise').fill('-120')
   await page.keyboard.press('Enter')
   await dialog(page).getByRole('button', { name: 'Read again' }).click()
   await page.getByRole('button', { name: 'Keep 6 figures' }).click()

@@ -67,7 +67,7 @@ const readAs = computed(() => {
       <NumberField
         v-if="isIq"
         v-model="setup.phaseNoiseDbcPerHz"
-        label="Receiver’s phase noise 10 kHz off"
+        label="Phase noise, 10 kHz"
         unit="dBc/Hz"
         :min="-180"
         :max="-40"

@@ -65,7 +65,7 @@ function transient({ slot, reading }: Place, context: Context): SlotResult {
     slot,
     reading,
     {
-      words: `${printDbc(reading.seen.value)} at most`,
+      words: `up to ${printDbc(reading.seen.value)}`,
       notes: ['The highest four thousandths of a second around a key-down or a release, in either channel.'],
     },
     context,
