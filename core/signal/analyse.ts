@@ -1,5 +1,6 @@
 import { CoreError } from '../errors'
-import { type DeviationFound, deviationFrom, type DeviationReceiver } from './fm/deviation'
+import { deviationFrom } from './fm/deviation'
+import type { DeviationFound, DeviationReceiver } from './fm/deviationFound'
 import { type DeviationCurve, deviationCurve } from './fm/deviationCurve'
 import { type DeviationSums, joinDeviation } from './fm/deviationMeter'
 import type { AnalysisSettings, GatheredStretch } from './gatherStretch'

@@ -1,6 +1,6 @@
 import { printHz, printMhz, printSigned } from '../quantity'
 import type { RecordingAnalysis } from './analyse'
-import type { DeviationFound } from './fm/deviation'
+import type { DeviationFound } from './fm/deviationFound'
 import { faultWords } from './recordingFaults'
 
 /**

@@ -3,38 +3,22 @@ import {
   type CalibrationAge,
   calibrationAges,
   type Chain,
-  chainContributions,
-  type EmissionClass,
-  type EmissionPlace,
   chainLossAt,
+  type EmissionClass,
   type Instrument,
-  instrumentContributions,
-  reachAt,
 } from '../chain'
 import type { Context } from '../context'
-import { kept } from '../derive'
-import { printDb, printSigned } from '../quantity'
+import { printSigned } from '../quantity'
 import type { LevelReading, Reading, RoleId, SeenLevel, Through } from '../review'
-import {
-  BETWEEN_POINTS_MEAN,
-  type Budget,
-  budget,
-  contribution,
-  type Contribution,
-  repeatsContribution,
-  steppedTraceLossDb,
-} from '../uncertainty'
+import { BETWEEN_POINTS_MEAN, budget, type Contribution } from '../uncertainty'
+import { betweenPoints, linesOf, scatterOf, sweepsApart } from './ownLines'
 import type { Found } from './results'
 import { INSTRUMENT_ROLE, type Role } from './step'
-import { NO_LINES, type NoiseLines, withoutNoise } from './withoutNoise'
+import { type NotCorrected, totalBudget, wayToSocket } from './wayToSocket'
+import { withoutNoise } from './withoutNoise'
 
 /** A level taken to the radio’s socket. */
 export type FoundLevel = Found & { path: NonNullable<Found['path']> }
-
-/** Why a reading could not be corrected. */
-export interface NotCorrected {
-  why: string
-}
 
 /** Which of a reading’s chains it is corrected through, and which way the signal went. */
 export interface CorrectedThrough {
@@ -137,7 +121,7 @@ interface ToCorrect {
 
 function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected {
   const { seen, chain, instrument } = given
-  const path = pathOf(chain, seen.frequencyHz, given.emission, context)
+  const path = wayToSocket(chain, seen.frequencyHz, given.emission, context)
   if ('why' in path) return path
   const notes: string[] = []
   const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
@@ -171,11 +155,6 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
   }
 }
 
-/** The lines there are of what a reading adds of its own: mostly none. */
-function linesOf(...lines: (Contribution | null)[]): readonly Contribution[] {
-  return lines.some(one => one !== null) ? lines.filter(one => one !== null) : NO_LINES
-}
-
 /** What is assumed of the instrument, and calibrations out of date. */
 function addDoubts(given: ToCorrect, context: Context, notes: string[]): void {
   const { instrument } = given
@@ -205,134 +184,6 @@ function agesOf({ chain, reading, way }: ToCorrect, context: Context): Calibrati
     parts: chain.parts.map(part => ({ ...part, calibrationId: way.calibrationIds[part.id] ?? null })),
   }
   return calibrationAges(pinned, { calibrations, at: reading.at, maxAgeDays: settings.calibrationMaxAgeDays })
-}
-
-interface Path {
-  lossDb: number
-  contributions: Contribution[]
-  noise: NoiseLines
-  /** Budgets of readings that add no more than what noise leaves open: the same few come again and again. */
-  budgets: Map<readonly Contribution[], Map<number | string, Budget>>
-}
-
-/** The ways through a chain as it stands, by frequency and by what is sent. */
-function pathOf(
-  chain: Chain,
-  frequencyHz: number,
-  emission: EmissionClass,
-  context: Context,
-): Path | NotCorrected {
-  const paths = context.derive(chain, 'paths', () => ({
-    instrument: context.instrument(chain.instrumentId)!,
-    at: { carrier: new Map<number, Path | NotCorrected>(), unwanted: new Map<number, Path | NotCorrected>() },
-  }))
-  return kept(paths.at[emission], frequencyHz, () =>
-    pathAt(chain, paths.instrument, { frequencyHz, emission }),
-  )
-}
-
-/**
- * What the way from the socket to the instrument does at a frequency; the same for every reading through it.
- */
-function pathAt(chain: Chain, instrument: Instrument, place: EmissionPlace): Path | NotCorrected {
-  const { frequencyHz } = place
-  const reach = reachAt(chain, instrument, frequencyHz)
-  if (!reach.covered) return { why: reach.why }
-  const loss = chainLossAt(chain, instrument, frequencyHz)
-  return loss.known
-    ? {
-        lossDb: loss.lossDb,
-        contributions: chainContributions(chain, instrument, place),
-        noise: new Map(),
-        budgets: new Map(),
-      }
-    : { why: loss.why }
-}
-
-/**
- * An analyser's budget hangs on the level only by what the reading adds of its own, a meter's on the level
- * besides; equal ones are worked out once.
- */
-function totalBudget(path: Path, reading: OwnLines, context: Context): Budget {
-  const { seen, instrument, displayed, noise, more } = reading
-  const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
-  const known = more.length > 0 ? undefined : path.budgets.get(noise)?.get(key)
-  if (known) return known
-  const made = budget(
-    [
-      ...instrumentContributions(instrument, {
-        atInstrumentDbm: displayed,
-        resolutionDb: seen.resolutionDb,
-      }),
-      ...path.contributions,
-      ...noise,
-      ...more,
-    ],
-    context.distributions,
-  )
-  if (more.length === 0) kept(path.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
-  return made
-}
-
-/** A reading with what it adds of its own to the budget of its path. */
-interface OwnLines {
-  seen: SeenLevel
-  instrument: Instrument
-  displayed: number
-  /** What noise leaves open: the very same list for many readings. */
-  noise: readonly Contribution[]
-  more: readonly Contribution[]
-}
-
-function scatterOf(seen: SeenLevel, notes: string[]): Contribution | null {
-  if (seen.repeatsDbm.length < 2) return null
-  notes.push(`Mean of ${seen.repeatsDbm.length} readings.`)
-  return repeatsContribution(seen.repeatsDbm)
-}
-
-/**
- * A peak of a stepped trace stands between two points: what it reads low on average is added, the rest is
- * left open.
- */
-function betweenPoints({ doubt }: SeenLevel, notes: string[]): Contribution | null {
-  if (doubt?.kind !== 'stepped-trace') return null
-  const halfWidthDb = steppedTraceLossDb(doubt.stepHz, doubt.resolutionBandwidthHz)
-  if (halfWidthDb > 0.05)
-    notes.push(
-      `A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`,
-    )
-  return contribution({
-    id: 'steps',
-    group: 'steps',
-    label: 'Between the trace’s points',
-    distribution: 'between-points',
-    halfWidth: halfWidthDb,
-  })
-}
-
-/**
- * Range over standard deviation of so many normal values, by their number.
- * @see the factor d2 of control charts, ISO 7870-2 (from memory).
- */
-const RANGE_OVER_DEVIATION = [0, 0, 1.128, 1.693, 2.059, 2.326, 2.534, 2.704, 2.847, 2.97, 3.078]
-
-/** What several levels at one frequency of a trace leave open: the highest was read, their middle is meant. */
-function sweepsApart({ sweeps }: SeenLevel, notes: string[]): Contribution | null {
-  if (!sweeps || sweeps.spreadDb === 0) return null
-  notes.push(
-    `The trace says ${sweeps.levels} different things of this frequency, ${printDb(sweeps.spreadDb)} apart: the middle of them is taken, and the rest is left open.`,
-  )
-  const known = RANGE_OVER_DEVIATION.length - 1
-  const deviationDb = sweeps.spreadDb / RANGE_OVER_DEVIATION[Math.min(sweeps.levels, known)]!
-  const standardDb = deviationDb / Math.sqrt(Math.min(sweeps.levels, known))
-  return contribution({
-    id: 'sweeps',
-    group: 'sweeps',
-    label: 'The trace contradicts itself',
-    distribution: 'student-t',
-    halfWidth: 2 * standardDb,
-    degreesOfFreedom: Math.min(sweeps.levels, known) - 1,
-  })
 }
 
 /**

@@ -58,6 +58,6 @@ export {
   isLevel,
   type CorrectedThrough,
   type FoundLevel,
-  type NotCorrected,
 } from './correctReading'
+export type { NotCorrected } from './wayToSocket'
 export { detectionOf } from './withoutNoise'

@@ -2,64 +2,10 @@ import { CoreError } from '../../errors'
 import type { SubAudible, ToneFit } from './audioBlock'
 import { carrierToNoiseDb, FM_THRESHOLD_DB, NO_SIGNAL_BELOW_DB } from './carrierToNoise'
 import { carrierOver, driftOf } from './drift'
+import type { DeviationFound, DeviationReceiver } from './deviationFound'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
-import type { FmFilters } from './fmDemodulator'
-import { isInside, keyedBuckets, keyedThreshold, type SecondsStretch } from './keyedBuckets'
-
-/** Deviation of a recording, Hz. */
-export interface DeviationFound {
-  /**
-   * `tone`: from the fit of one tone, noise not counted. `extremes`: the highest and lowest moment, which
-   * noise can only have pushed apart.
-   */
-  method: 'tone' | 'extremes'
-  /** Swing of the fitted tone alone, Hz, where something swings further; null else. */
-  toneAloneHz: number | null
-  /** So weak a carrier clicks: the figure is at most this. */
-  isUpperBound: boolean
-  /** How far the carrier stands above the noise in its channel, dB. */
-  carrierToNoiseDb: number
-  /** How far the carrier moved from the beginning to the end of what was used, Hz; taken out of the swing. */
-  driftHz: number
-  plusHz: number
-  minusHz: number
-  halfPeakToPeakHz: number
-  rmsHz: number
-  /** What the receiver’s own image may add to the furthest moments, Hz. */
-  receiverAddsHz: number
-  /** How far noise and the receiver may have pushed the figure up, Hz; nought for a fitted tone. */
-  noiseAddsHz: number
-  standardUncertaintyHz: number
-  toneHz: number | null
-  /** Of the tone, 0 to 1; null without one. */
-  distortion: number | null
-  /** Swing of voice or tone without the tone squelch, Hz: half peak to peak. */
-  audioHz: number
-  /** The tone squelch, with what its seconds differ by and the demodulator’s own doubt. */
-  subAudible: (SubAudible & { standardUncertaintyHz: number }) | null
-  /** Mean frequency against the middle of the recording, Hz. */
-  carrierHz: number
-  carrierUncertaintyHz: number
-  /** Keyed time that was used, s. */
-  usedS: number
-  noiseRmsHz: number
-  channelHalfHz: number
-  audioLowPassHz: number
-  /** Swings further than this are read a few per cent off: the channel filter takes sidebands away. */
-  cutsFromHz: number
-  /** How the figure was come by, in words. */
-  words: string
-}
-
-/** What is known of the receiver, and of the time its radio was keyed. */
-export interface DeviationReceiver {
-  /** Stretches in which the carrier stands; null where the demodulated power has to tell. */
-  steady: readonly SecondsStretch[] | null
-  /** Its converter cut the tops off. */
-  isClipped: boolean
-  /** What its image may add to the swing of a carrier this far from the middle, Hz. */
-  addsHz: (carrierHz: number, filters: FmFilters) => number
-}
+import { besidesWords, secondsWords } from './deviationWords'
+import { isInside, keyedBuckets, keyedThreshold } from './keyedBuckets'
 
 const NO_RECEIVER: DeviationReceiver = { steady: null, isClipped: false, addsHz: () => 0 }
 
@@ -212,7 +158,7 @@ function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]
       gainDoubt(half, common) * half,
       fitNoise(used, tones[0]!.toneHz, seconds),
     ),
-    words: `One tone, fitted with its harmonics over ${words(common.usedS)} of keyed signal: noise on top does not count. ${besidesWords(common)}`,
+    words: `One tone, fitted with its harmonics over ${secondsWords(common.usedS)} of keyed signal: noise on top does not count. ${besidesWords(common)}`,
   }
 }
 
@@ -239,30 +185,8 @@ function ofExtremes(
     distortion: null,
     audioHz: Math.max(0, half - subHz),
     standardUncertaintyHz: Math.hypot(gainDoubt(half, common) * half, noiseAddsHz / Math.sqrt(12)),
-    words: `The furthest moments of ${words(common.usedS)} of keyed signal; noise${common.receiverAddsHz >= 1 ? ' and the receiver’s image' : ''} may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
+    words: `The furthest moments of ${secondsWords(common.usedS)} of keyed signal; noise${common.receiverAddsHz >= 1 ? ' and the receiver’s image' : ''} may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
   }
-}
-
-/** What is said whatever the way: the filters, a drift, a carrier too weak. */
-function besidesWords(common: KeyedPart['common']): string {
-  const { driftHz, carrierUncertaintyHz, isUpperBound, carrierToNoiseDb: aboveDb } = common
-  const isTooWeak = aboveDb < FM_THRESHOLD_DB
-  return [
-    filterWords(common),
-    ...(Math.abs(driftHz) > Math.max(1, carrierUncertaintyHz)
-      ? [`The carrier drifted by ${Math.round(driftHz)} Hz; that is taken out of the swing.`]
-      : []),
-    ...(isTooWeak
-      ? [
-          `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, where a discriminator clicks: at most this.`,
-        ]
-      : []),
-    ...(isUpperBound && !isTooWeak ? ['The recording is clipped: at most this.'] : []),
-  ].join(' ')
-}
-
-function filterWords(filter: Pick<DeviationFound, 'channelHalfHz' | 'audioLowPassHz'>): string {
-  return `Channel filter ±${khz(filter.channelHalfHz)}, audio low-pass ${khz(filter.audioLowPassHz)}.`
 }
 
 function joinSubAudible(seconds: readonly SubAudible[]): SubAudible & { standardUncertaintyHz: number } {
@@ -324,12 +248,4 @@ function carrierUncertainty(blocks: readonly PoweredBlock[]): number {
 /** Of a fitted tone: the noise’s density at the tone, in the narrow band the fit lets through. */
 function fitNoise(blocks: readonly PoweredBlock[], toneHz: number, seconds: number): number {
   return Math.sqrt((2 * 2 * average(blocks, ({ phaseNoise }) => phaseNoise) * toneHz ** 2) / seconds)
-}
-
-function words(seconds: number): string {
-  return `${seconds < 10 ? seconds.toFixed(2) : seconds.toFixed(0)} s`
-}
-
-function khz(hz: number): string {
-  return `${Number((hz / 1e3).toFixed(1))} kHz`
 }
