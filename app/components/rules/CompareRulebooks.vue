@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type RulebookFlip, rulebookFlips } from '#core/findings'
+import type { RulebookFlip } from '#core/findings'
 import { type ClauseLine, compareRulebooks, type Rulebook } from '#core/rules'
 
 /** A rulebook beside another edition of itself: what changed, and which verdicts of this review turn. */
 const { book } = defineProps<{ book: Rulebook }>()
 const store = useReviewStore()
+const ui = useUiStore()
 const { all } = useOwnRulebooks()
 
 const otherId = ref<string | null>(null)
@@ -25,13 +26,41 @@ watch(
   () => (otherId.value = nearest.value),
   { immediate: true },
 )
-watch([otherId, () => book, () => store.review], () => (flips.value = null))
+let asked: { cancel: () => void } | null = null
+let turn = 0
+const busy = ref(false)
 
-function judgeByBoth(): void {
-  if (other.value && store.review) flips.value = rulebookFlips(store.review, other.value, book)
+/** What was asked of another pair, or of the review as it was, is of no use any more. */
+function forget(): void {
+  turn += 1
+  asked?.cancel()
+  asked = null
+  busy.value = false
+  flips.value = null
+}
+watch([otherId, () => book, () => store.review], forget)
+onScopeDispose(forget)
+
+async function judgeByBoth(): Promise<void> {
+  if (!other.value || !store.review) return
+  forget()
+  busy.value = true
+  const mine = turn
+  const pair = [toRaw(store.review), toRaw(other.value), toRaw(book)] as const
+  const { flipsBetween } = await import('~/workers/comparisonWorker')
+  if (mine !== turn) return
+  const job = (asked = flipsBetween(...pair))
+  try {
+    const found = await job.done
+    if (mine === turn) flips.value = found
+  } catch (error) {
+    if (mine === turn) ui.sayProblem(error)
+  } finally {
+    if (mine === turn) busy.value = false
+  }
 }
 
-const asked = (line: ClauseLine | null) =>
+const asksOf = (line: ClauseLine | null) =>
   line ? `${line.asks}; ${line.when}${line.off ? ' (switched off)' : ''}` : '–'
 </script>
 
@@ -47,7 +76,7 @@ const asked = (line: ClauseLine | null) =>
         persistent-placeholder
         clearable
       />
-      <VBtn variant="outlined" :disabled="!other || !store.review" @click="judgeByBoth"
+      <VBtn variant="outlined" :disabled="!other || !store.review" :loading="busy" @click="judgeByBoth"
         >Which verdicts turn?</VBtn
       >
     </div>
@@ -88,8 +117,8 @@ const asked = (line: ClauseLine | null) =>
           <tbody>
             <tr v-for="{ id, before, after } in changes" :key="id">
               <td>{{ (after ?? before)!.clause }}, {{ (after ?? before)!.about }}</td>
-              <td>{{ asked(before) }}</td>
-              <td>{{ asked(after) }}</td>
+              <td>{{ asksOf(before) }}</td>
+              <td>{{ asksOf(after) }}</td>
             </tr>
           </tbody>
         </table>
