@@ -154,8 +154,8 @@ describe('noise under a level shown as mean power', () => {
   it('is taken off as a power; within 3 dB the level is only a bound', () => {
     // 10·log10(1 − 10^(−a/10)): 0.46 dB at 10 dB, 2.20 dB at 4 dB.
     expect(at(10).path.atInstrumentDbm).toBeCloseTo(-90 + 10 * Math.log10(1 - 0.1), 3)
-    expect(plain(at(10).notes.join(' '))).toContain(
-      'Stands 10.0 dB above the noise; 0.46 dB of noise taken off',
+    expect(plain(at(9).notes.join(' '))).toContain(
+      'Stands 9.0 dB above the noise; 0.58 dB of noise taken off',
     )
     expect(at(4).path.atInstrumentDbm).toBeCloseTo(-96 + 10 * Math.log10(1 - 10 ** -0.4), 3)
     expect(at(4).isUpperBound).toBe(false)
