@@ -1,3 +1,5 @@
+import { keyedThreshold } from '../fm/keyedBuckets'
+
 /** When a recording was keyed, in samples from its start. */
 export interface KeyedTimes {
   /** Stretches in which the carrier stands, the time after each key-down and before each release left out. */
@@ -8,14 +10,11 @@ export interface KeyedTimes {
   thresholdPower: number
 }
 
+/** From one sample up to another. */
 export interface Stretch {
   from: number
   to: number
 }
-
-/** Buckets this far under the power of the strongest ones are taken as unkeyed. */
-const KEYED_SHARE = 0.25
-const STRONGEST_BUCKETS = 30
 
 /** Time around a key-down and a release in which a radio settles, s (common practice, no source). */
 const SETTLES_S = 0.1
@@ -25,13 +24,13 @@ const LEAST_STEADY_S = 0.1
 
 /**
  * When the recording was keyed, from its power over time. A recording that has one level throughout, or in which what
- * comes and goes is no carrier, has one steady stretch and no edges.
+ * comes and goes is no carrier but a voice on SSB, has one steady stretch and no edges.
  */
 export function keyedTimes(
   { power, bucketSamples }: { power: Float64Array; bucketSamples: number },
   { sampleCount, sampleRateHz }: { sampleCount: number; sampleRateHz: number },
 ): KeyedTimes {
-  const thresholdPower = KEYED_SHARE * strongPower(power)
+  const thresholdPower = keyedThreshold(power)
   const settles = Math.ceil((SETTLES_S * sampleRateHz) / bucketSamples)
   const whole: KeyedTimes = { steady: [{ from: 0, to: sampleCount }], edges: [], thresholdPower }
   const steady: Stretch[] = []
@@ -45,14 +44,20 @@ export function keyedTimes(
     if (from > 0) edges.push({ from: at(Math.max(0, from - settles)), to: at(first) })
     if (to < power.length) edges.push({ from: at(last), to: at(Math.min(power.length, to + settles)) })
   }
-  return steady.length === 0 ? whole : { steady, edges, thresholdPower }
+  const inSteady = steady.flatMap(({ from, to }) => [
+    ...power.slice(from / bucketSamples, to / bucketSamples),
+  ])
+  return unsteadiness(inSteady) > MOST_UNSTEADY ? whole : { steady, edges, thresholdPower }
 }
 
-/** Power that only a few of the strongest buckets exceed. */
-function strongPower(power: Float64Array): number {
-  const sorted = Float64Array.from(power).sort()
-  const nth = Math.min(STRONGEST_BUCKETS, Math.floor(sorted.length / 4))
-  return sorted[sorted.length - 1 - nth] ?? 0
+/** Voice on SSB swings by more, a carrier with AM by less: rms of the power of buckets over their mean. */
+const MOST_UNSTEADY = 0.3
+
+/** Infinity for nothing at all. */
+function unsteadiness(power: readonly number[]): number {
+  const mean = power.reduce((sum, one) => sum + one, 0) / power.length
+  const variance = power.reduce((sum, one) => sum + (one - mean) ** 2, 0) / power.length
+  return mean > 0 ? Math.sqrt(variance) / mean : Infinity
 }
 
 /** Runs of buckets at or above a power. */
