@@ -61,10 +61,10 @@ describe('when a recording was keyed', () => {
   })
 
   it('takes a voice on SSB, whose own power comes and goes, as it is', () => {
-    // Half a second of voice whose power swings between nought and twice its mean, then a pause.
+    // Half a second of voice whose power swings from 0.45 to 1.75, then a pause.
     const syllables = Array.from({ length: 400 }, (_x, k): [number, number] => [
       0.005,
-      k % 150 < 110 ? 1 + 0.7 * Math.sin(k / 30) : 0.001,
+      k % 150 < 110 ? 0.45 + (1.3 * ((k * 7) % 13)) / 12 : 0.001,
     ])
     expect(times(syllables)).toEqual({ steady: [[0, 2]], edges: [] })
   })
