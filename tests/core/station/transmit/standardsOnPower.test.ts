@@ -62,6 +62,42 @@ describe('EN 300 162: 6 to 25 W on high, 0.1 to 1 W on low (from memory)', () =>
   })
 })
 
+describe('the same on a set of two levels: each by its own clause', () => {
+  const set = radio({ kind: 'mobile' }, { mhz: 157 })
+  const low = { id: 'low', name: 'Low' }
+  const two = {
+    ...set,
+    levels: [...set.levels, low],
+    bands: set.bands.map(band => ({
+      ...band,
+      levelIds: ['high', 'low'],
+      claims: { ...band.claims, low: { kind: 'watts' as const, powerW: 1 } },
+    })),
+  }
+  it.each([
+    ['high', '0.9', 'outside'],
+    ['high', '15', 'inside'],
+    ['low', '0.9', 'inside'],
+    ['low', '1.2', 'outside'],
+    ['low', '0.09', 'outside'],
+    ['low', '15', 'outside'],
+  ])('on %s %s W is %s', (level, watts, state) => {
+    const stepId = POWER_STEP.replace('high', level)
+    const context = withReadings(
+      reviewOf({
+        instrument: meter({ accuracyPercent: 3 }),
+        parts: [],
+        set: two,
+        settings: { rulebookIds: ['eu-marine'] },
+      }),
+      [reading(watts, { slot: 'carrier', stepId, frequencyHz: 157e6, instrumentId: 'pm' })],
+    )
+    const station = stationById('carrier-power')
+    const step = station.plan(context.review.sets[0]!, context).find(({ id }) => id === stepId)!
+    expect(station.evaluate(step, context).slots[0]!.each[0]!.verdict.state).toBe(state)
+  })
+})
+
 describe('EN 303 405: a time-out of 180 s at most (from memory)', () => {
   const review = () =>
     reviewOf({
