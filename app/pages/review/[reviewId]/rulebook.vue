@@ -196,6 +196,7 @@ function addBand(): void {
           >
         </form>
       </section>
+      <DecidesEditor :book="book" :locked="locked" @change="change" />
       <ClauseEditor
         v-for="clause in book.clauses"
         :key="clause.id"
