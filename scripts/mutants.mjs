@@ -3,8 +3,7 @@
 // node scripts/mutants.mjs [whole|sample] [seed]
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { uniformInt } from 'pure-rand/distribution/uniformInt'
+import CRC32 from 'crc-32'
 import { ensurePackages, must, root, runTool, say } from './lib.mjs'
 
 const WHOLE = ['core/decision', 'core/judging']
@@ -57,14 +56,18 @@ function settings(mutate, report) {
   }
 }
 
-/** Lines that hold code, drawn by the seed, as places Stryker understands. */
+/**
+ * Lines that hold code, drawn by the seed, as places Stryker understands. A line is drawn by what stands in it and where,
+ * so that a change elsewhere leaves the others in the sample.
+ */
 function sampledLines() {
   const lines = SAMPLED.flatMap(folder => filesOf(join(root, folder))).flatMap(codeLines)
-  const generator = xoroshiro128plus(Number(seed))
-  const drawn = []
-  for (let i = 0; i < SAMPLE_LINES; i++)
-    drawn.push(...lines.splice(uniformInt(generator, 0, lines.length - 1), 1))
-  return drawn.sort()
+  return lines
+    .map(({ place, text }) => ({ place, lot: CRC32.str(`${seed}:${text}`) >>> 0 }))
+    .sort((a, b) => a.lot - b.lot)
+    .slice(0, SAMPLE_LINES)
+    .map(({ place }) => place)
+    .sort()
 }
 
 function filesOf(folder) {
@@ -78,7 +81,9 @@ function codeLines(file) {
   const name = file.slice(root.length + 1)
   return readFileSync(file, 'utf8')
     .split('\n')
-    .flatMap((line, i) => (NO_CODE.test(line) ? [] : [`${name}:${i + 1}-${i + 1}`]))
+    .flatMap((line, i) =>
+      NO_CODE.test(line) ? [] : [{ place: `${name}:${i + 1}-${i + 1}`, text: `${name}:${line.trim()}` }],
+    )
 }
 
 /** The score in words, and every survivor with its place. */

@@ -1,3 +1,4 @@
+import { ON_CHANNEL_HZ } from './matchClauses'
 import { evaluateLimit } from './evaluateLimit'
 import type { CarrierFacts, LimitAnswer, LimitClause, Rulebook } from './types'
 
@@ -60,7 +61,9 @@ function edgesOf(rulebook: Rulebook, carrier: CarrierFacts): number[] {
       ...(when.awayHz === undefined
         ? []
         : [carrier.frequencyHz - when.awayHz, carrier.frequencyHz + when.awayHz]),
-      ...(when.fromCarrierTimes === undefined ? [] : [when.fromCarrierTimes * carrier.frequencyHz]),
+      ...(when.fromCarrierTimes === undefined
+        ? []
+        : [when.fromCarrierTimes * carrier.frequencyHz - ON_CHANNEL_HZ]),
     ]
     return [...begins, ...edgesOfLimit({ limit, bandwidthHz }, carrier)]
   })

@@ -10,7 +10,7 @@ import type {
 } from './types'
 
 /** How far a channel may be from its nominal frequency and still be that channel, Hz. */
-const ON_CHANNEL_HZ = 1000
+export const ON_CHANNEL_HZ = 1000
 
 /** Clauses that apply, and what would have to be known to tell of the others. */
 export interface MatchedClauses {
