@@ -57,8 +57,8 @@ function settings(mutate, report) {
 }
 
 /**
- * Lines that hold code, drawn by the seed, as places Stryker understands. A line is drawn by what stands in it and where,
- * so that a change elsewhere leaves the others in the sample.
+ * Lines that hold code, drawn by the seed, as places Stryker understands. A line is drawn by what stands in it and in
+ * which file, so that a change elsewhere leaves the others in the sample.
  */
 function sampledLines() {
   const lines = SAMPLED.flatMap(folder => filesOf(join(root, folder))).flatMap(codeLines)
