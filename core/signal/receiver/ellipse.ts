@@ -1,4 +1,4 @@
-import type { EnvelopeSums } from './envelopeSums'
+import { type EnvelopeSums, movedBy } from './envelopeSums'
 import { linearFit } from './linearFit'
 
 /** A complex number. */
@@ -29,31 +29,39 @@ const SAMPLES_FOR_ONE = 10
  * @returns null where the power is not that of one steady carrier, or where the carrier did not go round.
  * @see R. A. Heydemann, Appl. Opt. 20 (1981) 3382: correction of quadrature by a fitted ellipse (from memory).
  */
-export function ellipseOf(s: EnvelopeSums): ReceiverTurns | null {
-  const { count: n } = s
-  if (n < 100 || s.p <= 0) return null
-  const [ii, qq, iq] = [(s.p + s.u) / 2, (s.p - s.u) / 2, s.v / 2]
+export function ellipseOf(sums: EnvelopeSums): ReceiverTurns | null {
+  const n = sums.count
+  if (n < 100) return null
+  // About its own mean: a spike that is much stronger than the carrier would hide the circle.
+  const mean = { re: sums.i / n, im: sums.q / n }
+  const s = movedBy(sums, mean)
+  const power = s.ii + s.qq
+  if (power <= 0) return null
+  const [u, v] = [s.ii - s.qq, 2 * s.iq]
+  const [iu, iv, qu, qv] = [s.iii - s.iqq, 2 * s.iiq, s.iiq - s.qqq, 2 * s.iqq]
+  const [uu, uv, vv] = [s.iiii - 2 * s.iiqq + s.qqqq, 2 * (s.iiiq - s.iqqq), 4 * s.iiqq]
+  const right = [power, s.iii + s.iqq, s.iiq + s.qqq, s.iiii - s.qqqq, 2 * (s.iiiq + s.iqqq)] as const
   const fit = linearFit(
     [
-      [n, s.i, s.q, s.u, s.v],
-      [s.i, ii, iq, s.iu, s.iv],
-      [s.q, iq, qq, s.qu, s.qv],
-      [s.u, s.iu, s.qu, s.uu, s.uv],
-      [s.v, s.iv, s.qv, s.uv, s.vv],
+      [n, s.i, s.q, u, v],
+      [s.i, s.ii, s.iq, iu, iv],
+      [s.q, s.iq, s.qq, qu, qv],
+      [u, iu, qu, uu, uv],
+      [v, iv, qv, uv, vv],
     ],
-    [s.p, s.pi, s.pq, s.pu, s.pv],
+    right,
   )
   if (!fit) return null
-  const [c0, c1, c2, c3, c4] = fit.weights as [number, number, number, number, number]
-  const squares = s.uu + s.vv - (c0 * s.p + c1 * s.pi + c2 * s.pq + c3 * s.pu + c4 * s.pv)
+  const [, c1, c2, c3, c4] = fit.weights as [number, number, number, number, number]
+  const squares = uu + vv - right.reduce((sum, one, k) => sum + one * fit.weights[k]!, 0)
   const left = Math.max(0, squares) / n
   if (Math.hypot(c3, c4) >= 1) return null
-  const spike = middleOf([c1, c2, c3, c4])
-  const aroundSpike = s.p / n - (2 * (spike.re * s.i + spike.im * s.q)) / n + spike.re ** 2 + spike.im ** 2
-  if (Math.sqrt(left) > MOST_UNSTEADY * aroundSpike) return null
+  const off = middleOf([c1, c2, c3, c4])
+  const around = (power - 2 * (off.re * s.i + off.im * s.q)) / n + off.re ** 2 + off.im ** 2
+  if (Math.sqrt(left) > MOST_UNSTEADY * around) return null
   const each = left * SAMPLES_FOR_ONE
   return {
-    spike,
+    spike: { re: mean.re + off.re, im: mean.im + off.im },
     image: imageOf({ re: c3, im: c4 }),
     imageUncertainty: Math.sqrt(each * Math.max(fit.inverse[3]![3]!, fit.inverse[4]![4]!)) / 2,
   }

@@ -1,67 +1,71 @@
 /**
- * Sums over a stretch of I and Q from which the receiver’s own faults are worked out: for a sample x = I + jQ its
- * power P = |x|² and its square x² = U + jV. All that a fit of P by 1, I, Q, U and V needs.
+ * Sums over a stretch of I and Q: of every product of up to four of them, each by how many times it holds I and Q
+ * (`iiq`: I·I·Q). From these alone the receiver’s own faults are worked out.
  */
-export interface EnvelopeSums {
-  count: number
-  i: number
-  q: number
-  u: number
-  v: number
-  p: number
-  iu: number
-  iv: number
-  qu: number
-  qv: number
-  pi: number
-  pq: number
-  uu: number
-  uv: number
-  vv: number
-  pu: number
-  pv: number
-  /** The same stretch’s weakest and mean bucket, so that an unkeyed one can be left out. */
+export type EnvelopeSums = Record<Product, number> & {
+  /** The same stretch’s weakest bucket, so that an unkeyed one can be left out. */
   leastPower: number
 }
 
-const NAMES = [
-  ...(['count', 'i', 'q', 'u', 'v', 'p', 'iu', 'iv', 'qu', 'qv', 'pi', 'pq', 'uu', 'uv', 'vv'] as const),
-  ...(['pu', 'pv'] as const),
-]
+const PRODUCTS = [
+  ...(['count', 'i', 'q', 'ii', 'iq', 'qq', 'iii', 'iiq', 'iqq', 'qqq'] as const),
+  ...(['iiii', 'iiiq', 'iiqq', 'iqqq', 'qqqq'] as const),
+] as const
+
+type Product = (typeof PRODUCTS)[number]
+
+/** Which product holds I so many times, and Q so many. */
+const productOf = (i: number, q: number): Product =>
+  i + q === 0 ? 'count' : (`${'i'.repeat(i)}${'q'.repeat(q)}` as Product)
 
 export function noEnvelope(): EnvelopeSums {
-  const none = Object.fromEntries(NAMES.map(name => [name, 0])) as unknown as EnvelopeSums
+  const none = Object.fromEntries(PRODUCTS.map(name => [name, 0])) as Record<Product, number>
   return { ...none, leastPower: Infinity }
 }
 
 /** Adds one sample. */
 export function addSample(sums: EnvelopeSums, i: number, q: number): void {
-  const p = i * i + q * q
-  const u = i * i - q * q
-  const v = 2 * i * q
+  const ii = i * i
+  const iq = i * q
+  const qq = q * q
   sums.count += 1
   sums.i += i
   sums.q += q
-  sums.u += u
-  sums.v += v
-  sums.p += p
-  sums.iu += i * u
-  sums.iv += i * v
-  sums.qu += q * u
-  sums.qv += q * v
-  sums.pi += p * i
-  sums.pq += p * q
-  sums.uu += u * u
-  sums.uv += u * v
-  sums.vv += v * v
-  sums.pu += p * u
-  sums.pv += p * v
+  sums.ii += ii
+  sums.iq += iq
+  sums.qq += qq
+  sums.iii += ii * i
+  sums.iiq += ii * q
+  sums.iqq += i * qq
+  sums.qqq += qq * q
+  sums.iiii += ii * ii
+  sums.iiiq += ii * iq
+  sums.iiqq += ii * qq
+  sums.iqqq += iq * qq
+  sums.qqqq += qq * qq
 }
 
 /** Adds up stretches. */
 export function addEnvelopes(parts: readonly EnvelopeSums[]): EnvelopeSums {
   const total = noEnvelope()
-  for (const part of parts) for (const name of NAMES) total[name] += part[name]
+  for (const part of parts) for (const name of PRODUCTS) total[name] += part[name]
   total.leastPower = Math.min(...parts.map(({ leastPower }) => leastPower))
   return total
+}
+
+const BINOMIAL = [[1], [1, 1], [1, 2, 1], [1, 3, 3, 1], [1, 4, 6, 4, 1]] as const
+
+/** The sums as they would be with a constant taken off every sample. */
+export function movedBy(sums: EnvelopeSums, { re, im }: { re: number; im: number }): EnvelopeSums {
+  const moved = { ...sums }
+  for (let a = 0; a <= 4; a++)
+    for (let b = 0; a + b <= 4; b++) {
+      let sum = 0
+      for (let j = 0; j <= a; j++)
+        for (let k = 0; k <= b; k++)
+          sum +=
+            BINOMIAL[a]![j]! * BINOMIAL[b]![k]! * (-re) ** (a - j) * (-im) ** (b - k) * sums[productOf(j, k)]
+      moved[productOf(a, b)] = sum
+    }
+  return moved
 }

@@ -3,7 +3,7 @@ import { type SpectrumPeak, spectrumPeaks } from '../spectrum/peaks'
 import type { Spectrum } from '../spectrum/spectrum'
 import { spectrumFrom } from '../spectrum/welch'
 import { type Complex, ellipseOf, imageOf, type ReceiverTurns } from './ellipse'
-import { addEnvelopes, type EnvelopeSums } from './envelopeSums'
+import { addEnvelopes, type EnvelopeSums, movedBy } from './envelopeSums'
 import { type KeyedTimes, keyedTimes } from './keyedTimes'
 import { clippedShareOf } from './levelCounts'
 import { keyedEnvelope, type LookSums } from './lookThrough'
@@ -54,6 +54,9 @@ const MOST_IMAGE = 0.3
 /** Bins either side of the middle that a spike reaches in a look. */
 const SPIKE_BINS = 5
 
+/** Fewer stretches do not tell how far they differ. */
+const LEAST_STRETCHES = 4
+
 /** A peak whose mirror stands as high within this is a pair of sidebands, dB. */
 const PAIR_DB = 3
 
@@ -101,16 +104,14 @@ function imageKnown(found: ReceiverTurns | null): ImageKnown {
  * How far the stretches differ tells how sure.
  */
 function fromMeans(keyed: readonly EnvelopeSums[], all: EnvelopeSums): ReceiverTurns | null {
-  if (keyed.length < 4 || all.p <= 0) return null
+  if (keyed.length < LEAST_STRETCHES) return null
   const spike = { re: all.i / all.count, im: all.q / all.count }
-  const squareOf = (s: EnvelopeSums): Complex => {
-    const power = s.p / s.count - (spike.re ** 2 + spike.im ** 2)
-    return {
-      re: (s.u / s.count - (spike.re ** 2 - spike.im ** 2)) / power,
-      im: (s.v / s.count - 2 * spike.re * spike.im) / power,
-    }
+  const squareOf = (sums: EnvelopeSums): Complex => {
+    const { ii, qq, iq } = movedBy(sums, spike)
+    return { re: (ii - qq) / (ii + qq), im: (2 * iq) / (ii + qq) }
   }
   const seen = squareOf(all)
+  if (!Number.isFinite(seen.re)) return null
   const scatter = keyed.map(squareOf).map(({ re, im }) => (re - seen.re) ** 2 + (im - seen.im) ** 2)
   const variance = scatter.reduce((sum, one) => sum + one, 0) / (keyed.length - 1) / keyed.length
   return { spike, image: imageOf(seen), imageUncertainty: Math.sqrt(variance) / 2 }
