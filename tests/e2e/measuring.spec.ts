@@ -83,6 +83,12 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   await page.getByLabel('Title').press('Enter')
   await expect(page.getByRole('heading', { name: 'Race rules' })).toBeVisible()
   await expect(page.getByTestId('rulebook-wrong')).toHaveCount(0)
+  const decides = page.getByRole('region', { name: 'How it decides' })
+  await decides.locator('.v-select', { hasText: 'A figure is judged' }).click()
+  await page.getByRole('option', { name: 'measured value against limit' }).click()
+  await decides.getByLabel('At most ±').fill('4')
+  await decides.getByLabel('At most ±').press('Enter')
+  await expect(decides.getByRole('table')).toContainText('±4.00 dB')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Take away as a file' }).click(),
@@ -94,6 +100,7 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
     title: 'Race rules',
     owner: 'reviewer',
     basedOn: 'us-amateur',
+    decides: { rule: 'value-against-limit', largest: [{ about: 'unwanted', value: 4, unit: 'dB' }] },
   })
 
   await page.getByRole('link', { name: 'Back to the rulebooks' }).click()
