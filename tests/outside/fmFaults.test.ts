@@ -92,7 +92,7 @@ describe('faults of a modulation whose truth is known in closed form', () => {
         RATE,
       )
     ).deviation!
-    expect(weak.isUpperBound).toBe(true)
+    expect(weak).toMatchObject({ isUpperBound: true, boundBy: 'clicks' })
     expect(weak.carrierToNoiseDb).toBeGreaterThan(6.8)
     expect(weak.carrierToNoiseDb).toBeLessThan(9.2)
     expect(

@@ -3,7 +3,7 @@ export const isStated = (draft: { assumed: boolean }) => {
   draft.assumed = false
 }
 /** Levels at an instrument, dBm. */
-export const LEVEL = { unit: 'dBm', min: -100, max: 100 }
+const LEVEL = { unit: 'dBm', min: -100, max: 100 }
 /** Powers, W. */
 export const WATTS = { unit: 'W', min: 0.000001, max: 100_000 }
 /** Half-widths of an accuracy, dB. */

@@ -2,7 +2,7 @@ import { CoreError } from '../../errors'
 import type { SubAudible, ToneFit } from './audioBlock'
 import { carrierToNoiseDb, FM_THRESHOLD_DB, NO_SIGNAL_BELOW_DB } from './carrierToNoise'
 import { carrierOver, driftOf } from './drift'
-import type { DeviationFound, DeviationReceiver } from './deviationFound'
+import type { BoundBy, DeviationFound, DeviationReceiver } from './deviationFound'
 import type { DeviationSums, PoweredBlock } from './deviationMeter'
 import { besidesWords, secondsWords } from './deviationWords'
 import { isInside, keyedBuckets, keyedThreshold } from './keyedBuckets'
@@ -52,6 +52,7 @@ export function deviationFrom(
       'There is no signal in this channel that stands above its noise. Was the right frequency set?',
       { name: 'carrier over noise, dB', got: aboveNoiseDb, min: FM_THRESHOLD_DB },
     )
+  const boundBy = boundOf(aboveNoiseDb, receiver)
   const mean = average(used, ({ carrierHz }) => carrierHz)
   const driftHz = driftOf(used)
   const noiseRmsHz = average(used, block => block.noiseRmsHz)
@@ -66,7 +67,8 @@ export function deviationFrom(
       carrierUncertaintyHz: Math.hypot(carrierUncertainty(used), driftHz / Math.sqrt(12)),
       driftHz,
       carrierToNoiseDb: aboveNoiseDb,
-      isUpperBound: aboveNoiseDb < FM_THRESHOLD_DB || receiver.isClipped,
+      boundBy,
+      isUpperBound: boundBy !== null,
       receiverAddsHz: receiver.addsHz(mean + shiftHz, filters),
       usedS,
       noiseRmsHz,
@@ -81,6 +83,12 @@ export function deviationFrom(
   if (tones.length * 2 <= used.length) return furthest
   const tone = ofOneTone(keyedPart, tones)
   return swingsFurther(furthest, tone) ? besideItsTone(furthest, tone, tones) : tone
+}
+
+/** A weak carrier is the first to be said: it may be both. */
+function boundOf(aboveNoiseDb: number, { isClipped }: DeviationReceiver): BoundBy | null {
+  if (aboveNoiseDb < FM_THRESHOLD_DB) return 'clicks'
+  return isClipped ? 'clipping' : null
 }
 
 /** Further than the tone by more than this share, and than noise may have pushed it by this many times. */
@@ -120,6 +128,7 @@ interface KeyedPart {
     | 'carrierUncertaintyHz'
     | 'driftHz'
     | 'carrierToNoiseDb'
+    | 'boundBy'
     | 'isUpperBound'
     | 'receiverAddsHz'
     | 'usedS'

@@ -2,6 +2,9 @@ import type { SubAudible } from './audioBlock'
 import type { FmFilters } from './fmDemodulator'
 import type { SecondsStretch } from './keyedBuckets'
 
+/** A carrier so weak that a discriminator clicks, or a recording whose tops are cut off. */
+export type BoundBy = 'clicks' | 'clipping'
+
 /** Deviation of a recording, Hz. */
 export interface DeviationFound {
   /**
@@ -11,7 +14,8 @@ export interface DeviationFound {
   method: 'tone' | 'extremes'
   /** Swing of the fitted tone alone, Hz, where something swings further; null else. */
   toneAloneHz: number | null
-  /** So weak a carrier clicks: the figure is at most this. */
+  /** Why the figure is only known to be at most this; null where it is a figure. */
+  boundBy: BoundBy | null
   isUpperBound: boolean
   /** How far the carrier stands above the noise in its channel, dB. */
   carrierToNoiseDb: number

@@ -1,32 +1,25 @@
-import { FM_THRESHOLD_DB } from './carrierToNoise'
 import type { DeviationFound } from './deviationFound'
 
 /** What of a deviation its words rest on. */
 export type DeviationFacts = Pick<
   DeviationFound,
-  | 'driftHz'
-  | 'carrierUncertaintyHz'
-  | 'isUpperBound'
-  | 'carrierToNoiseDb'
-  | 'channelHalfHz'
-  | 'audioLowPassHz'
+  'driftHz' | 'carrierUncertaintyHz' | 'boundBy' | 'carrierToNoiseDb' | 'channelHalfHz' | 'audioLowPassHz'
 >
 
-/** What is said whatever the way: the filters, a drift, a carrier too weak. */
+/** What is said whatever the way: the filters, a drift, why it is only a bound. */
 export function besidesWords(common: DeviationFacts): string {
-  const { driftHz, carrierUncertaintyHz, isUpperBound, carrierToNoiseDb: aboveDb } = common
-  const isTooWeak = aboveDb < FM_THRESHOLD_DB
+  const { driftHz, carrierUncertaintyHz, boundBy, carrierToNoiseDb: aboveDb } = common
   return [
     filterWords(common),
     ...(Math.abs(driftHz) > Math.max(1, carrierUncertaintyHz)
       ? [`The carrier drifted by ${Math.round(driftHz)} Hz; that is taken out of the swing.`]
       : []),
-    ...(isTooWeak
+    ...(boundBy === 'clicks'
       ? [
           `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, where a discriminator clicks: at most this.`,
         ]
       : []),
-    ...(isUpperBound && !isTooWeak ? ['The recording is clipped: at most this.'] : []),
+    ...(boundBy === 'clipping' ? ['The recording is clipped: at most this.'] : []),
   ].join(' ')
 }
 

@@ -29,7 +29,7 @@ export interface FmFilters {
   audioHz: number
   /** A swing further than this loses sidebands in the channel filter, Hz. */
   cutsFromHz: number
-  /** White phase noise of 1 rad²/Hz in front of the channel filter swings by the root of so much, Hz². */
+  /** Mean square of the frequency, Hz², that white phase noise of 1 rad²/Hz before the filters comes to: Hz³. */
   noiseGainHz3: number
 }
 

@@ -18,6 +18,7 @@ type Product = (typeof PRODUCTS)[number]
 const productOf = (i: number, q: number): Product =>
   i + q === 0 ? 'count' : (`${'i'.repeat(i)}${'q'.repeat(q)}` as Product)
 
+/** Nothing added up yet. */
 export function noEnvelope(): EnvelopeSums {
   const none = Object.fromEntries(PRODUCTS.map(name => [name, 0])) as Record<Product, number>
   return { ...none, leastPower: Infinity }
@@ -45,11 +46,13 @@ export function addSample(sums: EnvelopeSums, i: number, q: number): void {
   sums.qqqq += qq * qq
 }
 
-/** Adds up stretches. */
+/** Adds up stretches; the weakest bucket is that of all of them. */
 export function addEnvelopes(parts: readonly EnvelopeSums[]): EnvelopeSums {
   const total = noEnvelope()
-  for (const part of parts) for (const name of PRODUCTS) total[name] += part[name]
-  total.leastPower = Math.min(...parts.map(({ leastPower }) => leastPower))
+  for (const part of parts) {
+    for (const name of PRODUCTS) total[name] += part[name]
+    total.leastPower = Math.min(total.leastPower, part.leastPower)
+  }
   return total
 }
 

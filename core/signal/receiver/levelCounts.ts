@@ -15,6 +15,7 @@ export interface LevelCounts {
 const BINS = 2 ** 16
 const SHIFT = 15
 
+/** Nothing counted yet. */
 export function noLevels(): LevelCounts {
   return {
     counts: new Uint32Array(BINS),

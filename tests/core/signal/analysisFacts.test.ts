@@ -5,6 +5,7 @@ import { analysis } from '../../support/analysis'
 const deviation: NonNullable<RecordingAnalysis['deviation']> = {
   method: 'tone',
   toneAloneHz: null,
+  boundBy: null,
   isUpperBound: false,
   carrierToNoiseDb: Infinity,
   driftHz: 0,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analysisFacts, portableFft } from '#core/signal'
 import { EdgeReader, highestIn } from '#core/signal/measure/edgeFrames'
+import { addEnvelopes, noEnvelope } from '#core/signal/receiver/envelopeSums'
 import { addLevels, clippedShareOf, countLevels, noLevels } from '#core/signal/receiver/levelCounts'
 import { analysed } from '../../support/analysed'
 import { analysis } from '../../support/analysis'
@@ -37,6 +38,12 @@ describe('pieces of a first look', () => {
     const weak = cut.map(value => value / 4)
     expect(counted(weak, cut).top).toBe(whole.top)
     expect(counted(cut, weak).besideTop).toEqual(whole.besideTop)
+  })
+
+  it('hours of stretches add up', () => {
+    const one = { ...noEnvelope(), count: 1, i: 2, leastPower: 3 }
+    const many = addEnvelopes([...Array.from({ length: 300_000 }, () => one), { ...one, leastPower: 1 }])
+    expect(many).toMatchObject({ count: 300_001, i: 600_002, leastPower: 1 })
   })
 
   it('too few samples at the top are no flat top', () => {
