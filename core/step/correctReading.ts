@@ -127,10 +127,14 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
   const displayed = seen.levelDbm - chain.offsetOnInstrumentDb
   if (chain.offsetOnInstrumentDb !== 0)
     notes.push(`The instrument adds ${printSigned(chain.offsetOnInstrumentDb, 2)} dB; taken off again.`)
-  const floor = withoutNoise({ seen, chain, instrument, displayed, known: path.noise }, notes)
+  const floor = withoutNoise({ seen, chain, instrument, displayed, known: path.leavesOpen.noise }, notes)
   const steps = betweenPoints(seen, notes)
   const more = linesOf(scatterOf(seen, notes), steps, sweepsApart(seen, notes), ...given.also.lines)
-  const total = totalBudget(path, { seen, instrument, displayed, noise: floor.lines, more }, context)
+  const total = totalBudget(
+    path.leavesOpen,
+    { seen, instrument, displayed, noise: floor.lines, more },
+    context,
+  )
   const atInstrumentDbm =
     displayed -
     floor.correctionDb -

@@ -22,10 +22,24 @@ export interface NotCorrected {
 /** What the way from the socket to the instrument does at a frequency. */
 export interface WayToSocket {
   lossDb: number
-  contributions: Contribution[]
+  leavesOpen: LeftOpenByWay
+}
+
+/** What a way leaves open, the very same where it is alike at several frequencies, and what was made of it. */
+export interface LeftOpenByWay {
+  contributions: readonly Contribution[]
   noise: NoiseLines
+  /** The lines of instrument and path together, by the digit shown and, for a meter, by the level. */
+  lines: Map<number | string, readonly Contribution[]>
   /** Budgets of readings that add no more than what noise leaves open: the same few come again and again. */
   budgets: Map<readonly Contribution[], Map<number | string, Budget>>
+}
+
+/** What is known of the ways through one chain. */
+interface WaysThroughChain {
+  instrument: Instrument
+  at: Record<EmissionClass, Map<number, WayToSocket | NotCorrected>>
+  leftOpen: Map<string, LeftOpenByWay>
 }
 
 /** The ways through a chain as it stands, by frequency and by what is sent. */
@@ -35,58 +49,57 @@ export function wayToSocket(
   emission: EmissionClass,
   context: Context,
 ): WayToSocket | NotCorrected {
-  const paths = context.derive(chain, 'paths', () => ({
+  const ways = context.derive(chain, 'ways', (): WaysThroughChain => ({
     instrument: context.instrument(chain.instrumentId)!,
-    at: {
-      carrier: new Map<number, WayToSocket | NotCorrected>(),
-      unwanted: new Map<number, WayToSocket | NotCorrected>(),
-    },
+    at: { carrier: new Map(), unwanted: new Map() },
+    leftOpen: new Map(),
   }))
-  return kept(paths.at[emission], frequencyHz, () =>
-    wayAt(chain, paths.instrument, { frequencyHz, emission }),
-  )
+  return kept(ways.at[emission], frequencyHz, () => wayAt(chain, ways, { frequencyHz, emission }))
 }
 
 /**
  * What the way from the socket to the instrument does at a frequency; the same for every reading through it.
  */
-function wayAt(chain: Chain, instrument: Instrument, place: EmissionPlace): WayToSocket | NotCorrected {
+function wayAt(chain: Chain, ways: WaysThroughChain, place: EmissionPlace): WayToSocket | NotCorrected {
+  const { instrument, leftOpen } = ways
   const { frequencyHz } = place
   const reach = reachAt(chain, instrument, frequencyHz)
   if (!reach.covered) return { why: reach.why }
   const loss = chainLossAt(chain, instrument, frequencyHz)
-  return loss.known
-    ? {
-        lossDb: loss.lossDb,
-        contributions: chainContributions(chain, instrument, place),
-        noise: new Map(),
-        budgets: new Map(),
-      }
-    : { why: loss.why }
+  if (!loss.known) return { why: loss.why }
+  const contributions = chainContributions(chain, instrument, place)
+  const leavesOpen = kept(leftOpen, contributions.map(nameOf).join(), () => ({
+    contributions,
+    noise: new Map(),
+    lines: new Map(),
+    budgets: new Map(),
+  }))
+  return { lossDb: loss.lossDb, leavesOpen }
+}
+
+/** All that tells a line from another. */
+function nameOf({ id, label, assumed, sharedKey, shapeKey }: Contribution): string {
+  return `${id}/${label}/${assumed}/${sharedKey}/${shapeKey}`
 }
 
 /**
  * An analyser's budget hangs on the level only by what the reading adds of its own, a meter's on the level
  * besides; equal ones are worked out once.
  */
-export function totalBudget(path: WayToSocket, reading: OwnLines, context: Context): Budget {
+export function totalBudget(way: LeftOpenByWay, reading: OwnLines, context: Context): Budget {
   const { seen, instrument, displayed, noise, more } = reading
   const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
-  const known = more.length > 0 ? undefined : path.budgets.get(noise)?.get(key)
+  const known = more.length > 0 ? undefined : way.budgets.get(noise)?.get(key)
   if (known) return known
-  const made = budget(
-    [
-      ...instrumentContributions(instrument, {
-        atInstrumentDbm: displayed,
-        resolutionDb: seen.resolutionDb,
-      }),
-      ...path.contributions,
-      ...noise,
-      ...more,
-    ],
-    context.distributions,
-  )
-  if (more.length === 0) kept(path.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
+  const lines = kept(way.lines, key, () => [
+    ...instrumentContributions(instrument, {
+      atInstrumentDbm: displayed,
+      resolutionDb: seen.resolutionDb,
+    }),
+    ...way.contributions,
+  ])
+  const made = budget([...lines, ...noise, ...more], context.distributions)
+  if (more.length === 0) kept(way.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
   return made
 }
 

@@ -61,6 +61,8 @@ export interface Contribution {
   parameter: number
   /** Edges of the cells of a `displayed` one, and a name for them that no other has; null for the others. */
   table: ContributionTable | null
+  /** Names the shape of the error alone: equal ones are distributed alike. */
+  shapeKey: string
 }
 
 /** A shape given by the edges of its cells. */
@@ -127,6 +129,7 @@ export function contribution(input: ContributionInput): Contribution {
     sharedKey,
     parameter,
     table,
+    shapeKey: `${distribution}${halfWidth},${degreesOfFreedom},${table ? table.key : parameter};`,
     standardUncertainty: halfWidth / DIVISOR[distribution],
   }
 }

@@ -89,8 +89,7 @@ export function createDistributions(): Distributions {
       const same = lists.get(contributions)
       if (same) return same
       let key = ''
-      for (const { distribution, halfWidth, degreesOfFreedom, parameter, table } of contributions)
-        key += `${distribution}${halfWidth},${degreesOfFreedom},${table ? table.key : parameter};`
+      for (const { shapeKey } of contributions) key += shapeKey
       const found = known.get(key)
       if (found) return remember(contributions, found)
       const made = errorDistribution(contributions)

@@ -24,7 +24,13 @@ export { percentAsDb, powerShareContribution, DB_PER_UNIT_POWER } from './percen
 export { coverageFactor, probabilityBelow } from './studentT'
 export { floorEffect, floorBiasDb, CORRECT_BELOW_DB, type FloorEffect } from './noiseFloor'
 export { mismatchContribution, mismatchHalfWidthDb, mismatchLimitsDb } from './mismatch'
-export { evenPeakLine, type HarmonicInMeter, type PeakEffect, peakMeterEffect } from './peakMeter'
+export {
+  evenPeakLine,
+  type HarmonicInMeter,
+  type PeakEffect,
+  type PeakLineOf,
+  peakMeterEffect,
+} from './peakMeter'
 export { steppedTraceLossDb } from './traceSteps'
 export { correlatedUncertainty, type SensitiveInput } from './correlated'
 export { propagate, type Propagated } from './propagate'

@@ -22,28 +22,36 @@ interface LineName {
   assumed?: boolean
 }
 
-/** A harmonic that bends the crest by less than this (n²·r) moves it by itself, and evenly. */
-const BENDS_FROM = 0.1
+/** Which harmonics a line stands for: one by its order, those that bend the crest, or the many that do little. */
+export type PeakLineOf = number | 'strong' | 'weak'
+
+/** A harmonic that moves the crest aside by less than this, dB at most, moves the meter evenly. */
+const BENDS_FROM_DB = 0.01
+/** Weaker ones, ± dB, are put together where there are several. */
+const ALONE_FROM_DB = 0.1
 /** Smaller ones, ± dB, are left out. */
 const SMALLEST_DB = 0.005
+/** Many weak ones are rounded up to so much, dB: few lines stand for many readings. */
+const WEAK_IN_STEPS_OF_DB = 0.02
 
 /**
  * What harmonics leave open in a meter that feels the peak of the voltage: the highest value of
- * cos t + Σ r·cos(nt + φ), the angles φ being anything. Weak ones each move it by ±8.686·r dB, U-shaped; strong ones
- * bend the crest and are worked out together.
+ * cos t + Σ r·cos(nt + φ), the angles φ being anything. Weak ones each move it by ±8.686·r dB, U-shaped, and many
+ * of them normally; strong ones move the crest aside as well, by up to 4.343·(nr)² dB, and are worked out together.
  */
 export function peakMeterEffect(
-  name: (harmonic: HarmonicInMeter | null) => LineName,
+  name: (which: PeakLineOf) => LineName,
   harmonics: readonly HarmonicInMeter[],
 ): PeakEffect {
-  const bends = (one: HarmonicInMeter) => one.n * one.n * ratioOf(one.downDb) >= BENDS_FROM
   const strong = harmonics.filter(bends)
-  const weak = harmonics.filter(one => !bends(one))
-  const lines = weak.map(one => evenPeakLine(name(one), one.downDb)).filter(isFelt)
+  const lines = weakLines(
+    name,
+    harmonics.filter(one => !bends(one)),
+  )
   if (strong.length === 0) return { correctionDb: 0, lines }
   const { edges, middleDb, deviationDb, key } = tableOf(strong)
   const line = contribution({
-    ...name(null),
+    ...name('strong'),
     group: 'harmonics',
     distribution: 'displayed',
     halfWidth: 2 * deviationDb,
@@ -53,7 +61,33 @@ export function peakMeterEffect(
 }
 
 const ratioOf = (downDb: number) => 10 ** (-downDb / 20)
-const isFelt = ({ halfWidth }: Contribution) => halfWidth >= SMALLEST_DB
+const evenDb = (downDb: number) => 2 * DB_PER_UNIT_POWER * ratioOf(downDb)
+
+function bends({ n, downDb }: HarmonicInMeter): boolean {
+  return DB_PER_UNIT_POWER * (n * ratioOf(downDb)) ** 2 >= BENDS_FROM_DB
+}
+
+/** Each by its name where it is felt by itself, the others as one. */
+function weakLines(name: (which: PeakLineOf) => LineName, weak: readonly HarmonicInMeter[]): Contribution[] {
+  const felt = weak.filter(({ downDb }) => evenDb(downDb) >= SMALLEST_DB)
+  const little = felt.filter(({ downDb }) => evenDb(downDb) < ALONE_FROM_DB)
+  const together = little.length > 1 ? little : []
+  const alone = felt.filter(one => !together.includes(one))
+  return [
+    ...alone.map(({ n, downDb }) => evenPeakLine(name(n), downDb)),
+    ...(together.length > 0 ? [togetherLine(name('weak'), together)] : []),
+  ]
+}
+
+function togetherLine(line: LineName, weak: readonly HarmonicInMeter[]): Contribution {
+  const variance = weak.reduce((sum, { downDb }) => sum + evenDb(downDb) ** 2 / 2, 0)
+  return contribution({
+    ...line,
+    group: 'harmonics',
+    distribution: 'normal',
+    halfWidth: Math.ceil((2 * Math.sqrt(variance)) / WEAK_IN_STEPS_OF_DB) * WEAK_IN_STEPS_OF_DB,
+  })
+}
 
 /** A harmonic of any order, whatever its angle, to first order: U-shaped, and no way preferred. */
 export function evenPeakLine(line: LineName, downDb: number): Contribution {
@@ -61,7 +95,7 @@ export function evenPeakLine(line: LineName, downDb: number): Contribution {
     ...line,
     group: 'harmonics',
     distribution: 'u-shaped',
-    halfWidth: 2 * DB_PER_UNIT_POWER * ratioOf(downDb),
+    halfWidth: evenDb(downDb),
   })
 }
 

@@ -58,9 +58,30 @@ describe('one look at a carrier in noise (S. O. Rice, Bell Syst. Tech. J. 24 (19
   })
 })
 
+/** The highest of cos t + Σ r·cos(nt + φ) about the crest, φ drawn, dB, rising. */
+function drawnPeaksDb(
+  set: { n: number; downDb: number }[],
+  { times, random }: { times: number; random: () => number },
+): number[] {
+  const crest = Array.from({ length: 81 }, (_unused, i) => ((i - 40) * Math.PI) / 360)
+  return Array.from({ length: times }, () => {
+    const waves = set.map(({ n, downDb }) => ({ n, r: 10 ** (-downDb / 20), angle: 2 * Math.PI * random() }))
+    const volts = crest.map(t =>
+      waves.reduce((sum, { n, r, angle }) => sum + r * Math.cos(n * t + angle), Math.cos(t)),
+    )
+    return 20 * Math.log10(Math.max(...volts))
+  }).sort((a, b) => a - b)
+}
+
+/** Evenly from 0 to 1, so many. */
+function stepping(times: number) {
+  let i = 0
+  return { times, random: () => (i++ + 0.5) / times }
+}
+
 describe('a peak-reading meter on a carrier with harmonics', () => {
   const range = (set: { n: number; downDb: number }[]) => {
-    const { lines, correctionDb } = peakMeterEffect(harmonic => ({ id: `${harmonic?.n}`, label: '' }), set)
+    const { lines, correctionDb } = peakMeterEffect(which => ({ id: `${which}`, label: '' }), set)
     return { ...createDistributions().of(lines), correctionDb, lines }
   }
 
@@ -69,6 +90,35 @@ describe('a peak-reading meter on a carrier with harmonics', () => {
     expect(correctionDb).toBe(0)
     expect(lines[0]).toMatchObject({ distribution: 'u-shaped', halfWidth: expect.closeTo(0.0869, 4) })
     expect(range([{ n: 2, downDb: 70 }]).lines).toEqual([])
+  })
+
+  it('feels many weak harmonics as one: within 0.02 dB of their sum drawn at random, 4000 times', () => {
+    const weak = [47, 52, 55, 58, 60].map((downDb, i) => ({ n: i + 2, downDb }))
+    const { lines, low, high } = range(weak)
+    expect(lines).toEqual([expect.objectContaining({ id: 'weak', distribution: 'normal' })])
+    const drawn = drawnPeaksDb(weak, { times: 4000, random: evenNumbers(4) })
+    expect(high).toBeGreaterThan(drawn[3900]!)
+    expect(high).toBeLessThan(drawn[3900]! + 0.02)
+    expect(-low).toBeCloseTo(high, 9)
+    // One alone keeps its name and its shape.
+    expect(range([{ n: 5, downDb: 47 }]).lines).toEqual([
+      expect.objectContaining({ distribution: 'u-shaped' }),
+    ])
+    // 34 dB down ±0.17 dB: felt by itself, beside two that are not.
+    const beside = range([{ n: 2, downDb: 34 }, ...weak.slice(1, 3)]).lines
+    expect(beside.map(({ id }) => id)).toEqual(['2', 'weak'])
+  })
+
+  it('one just too weak to bend the crest leaves its middle within 0.01 dB; one that bends is worked out', () => {
+    // (n·r)²·4.343 = 0.01 dB: ×2 at 32.4, ×10 at 46.4 dB down.
+    for (const [n, downDb] of [
+      [2, 32.5],
+      [10, 46.5],
+    ] as const) {
+      expect(range([{ n, downDb }]).correctionDb).toBe(0)
+      expect(Math.abs(drawnPeaksDb([{ n, downDb }], stepping(1000))[500]!)).toBeLessThan(0.0105)
+      expect(range([{ n, downDb: downDb - 0.4 }]).correctionDb).toBeGreaterThan(0.004)
+    }
   })
 
   it('reads 20·log(1 + r) high at most and 20·log(1 − r) low by a second harmonic 20 dB down', () => {

@@ -2,7 +2,7 @@ import type { Context } from '../../context'
 import type { LevelReading } from '../../review'
 import { correctReading, type FoundLevel, type NotCorrected, roughlyDbm, type Step } from '../../step'
 import { type HarmonicContent, harmonicContent } from './harmonicContent'
-import { evenPeakLine, type PeakEffect, peakMeterEffect } from '../../uncertainty'
+import { evenPeakLine, type PeakEffect, type PeakLineOf, peakMeterEffect } from '../../uncertainty'
 
 /** So far down, dB, the harmonics of a set may be that nobody has read (common practice, no source). */
 export const ASSUMED_HARMONICS_DOWN_DB = 20
@@ -43,13 +43,21 @@ function heatEffect({ read }: HarmonicContent): PeakEffect {
 function peakEffect({ read }: HarmonicContent): PeakEffect {
   if (read.length === 0) return { correctionDb: 0, lines: [UNREAD] }
   return peakMeterEffect(
-    harmonic => ({
-      id: `harmonics:${harmonic ? `x${harmonic.n}` : 'read'}`,
-      label: `${harmonic ? `Harmonic ×${harmonic.n}` : 'Harmonics'} in the meter`,
-    }),
+    lineName,
     // One standard uncertainty stronger than read: what is not quite known may be as much.
     read.map(({ n, downDb, doubtDb }) => ({ n, downDb: downDb - doubtDb })),
   )
+}
+
+function lineName(which: PeakLineOf) {
+  switch (which) {
+    case 'strong':
+      return { id: 'harmonics:read', label: 'Harmonics in the meter' }
+    case 'weak':
+      return { id: 'harmonics:weak', label: 'Weak harmonics in the meter' }
+    default:
+      return { id: `harmonics:x${which}`, label: `Harmonic ×${which} in the meter` }
+  }
 }
 
 const UNREAD = evenPeakLine(

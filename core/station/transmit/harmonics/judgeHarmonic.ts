@@ -16,7 +16,7 @@ import {
 import { carrierFacts, type FoundLevel, type Judgement, type Slot, type Step } from '../../../step'
 import { type Budget, budget, type Contribution, ratioContributions } from '../../../uncertainty'
 import { type CarrierForLimit, claimOnlyWords, firstLineCarrier } from '../carrierForLimit'
-import { countedOtherwise } from './countedOtherwise'
+import { countedOtherwise, countedOtherwiseWords } from './countedOtherwise'
 import { harmonicOf } from './harmonicSlots'
 import { scaleLines } from './scaleLines'
 
@@ -166,7 +166,7 @@ function limitBetween(
     highest: Math.max(lowestDbm, limit.limitDbm) - lessDb,
     why: [
       ...(lowestDbm === limit.limitDbm ? [] : [claimOnlyWords(by.carrier.powerW)]),
-      ...(counted && (lessDb !== 0 || moreDb !== 0) ? [counted.words] : []),
+      ...(counted && (lessDb !== 0 || moreDb !== 0) ? [countedOtherwiseWords(counted)] : []),
     ].join(' '),
   }
 }

@@ -5,7 +5,7 @@ import { printFrequencyShort } from '../../../quantity'
 import type { LevelReading, SeenLevel } from '../../../review'
 import type { EmissionFacts, Rulebook } from '../../../rules'
 import { type FoundLevel, type Judgement, type SlotResult } from '../../../step'
-import { countedOtherwise } from './countedOtherwise'
+import { countedOtherwise, countedOtherwiseWords } from './countedOtherwise'
 import { type BookLimits, bookLimits, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
 
 /** A harmonic as read and corrected, with what was seen of it while the radio was unkeyed, in words. */
@@ -62,6 +62,7 @@ export class JudgedHarmonic implements SlotResult {
     const { limit } = this
     const counted =
       limit.kind === 'limit' ? countedOtherwise(limit.referenceBandwidthHz, this.asCounted()) : null
+    const countedWords = counted && countedOtherwiseWords(counted)
     const { why } = this.governing.verdict
     const { doubt } = this.reading.seen
     return [
@@ -69,7 +70,7 @@ export class JudgedHarmonic implements SlotResult {
       ...this.ambient,
       ...(why !== null && this.verdict.state !== 'not-covered' && !this.verdict.isBound ? [why] : []),
       ...(doubt?.kind === 'coarse-trace' ? [coarseWords(doubt)] : []),
-      ...(counted && !(why ?? '').includes(counted.words) ? [counted.words] : []),
+      ...(countedWords && !(why ?? '').includes(countedWords) ? [countedWords] : []),
     ]
   }
 

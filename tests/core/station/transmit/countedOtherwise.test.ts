@@ -2,7 +2,10 @@ import type { Context } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { stationById } from '#core/station'
 import type { SignalNature } from '#core/review'
-import { countedOtherwise } from '../../../../core/station/transmit/harmonics/countedOtherwise'
+import {
+  countedOtherwise,
+  countedOtherwiseWords,
+} from '../../../../core/station/transmit/harmonics/countedOtherwise'
 import { harmonic, pad, reading, reviewOf, withReadings } from '../../../support/bench'
 import { analyser, HARMONICS_STEP } from '../../../support/bench'
 
@@ -73,7 +76,7 @@ describe('what a reading in another bandwidth counts', () => {
     })
   it('is less where the rule’s is narrower, and nothing where they are the same or one is not known', () => {
     expect(spurAt(100e3, 300e3)).toMatchObject({ noiseReadsDb: [expect.closeTo(-4.771, 3), 0] })
-    expect(spurAt(100e3, 300e3)!.words).toContain('4.8')
+    expect(countedOtherwiseWords(spurAt(100e3, 300e3)!)).toContain('4.8')
     expect([spurAt(null, 1e3), spurAt(1e3, null), spurAt(1e3, 1e3)]).toEqual([null, null, null])
   })
 })
