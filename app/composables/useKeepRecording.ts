@@ -1,4 +1,4 @@
-import type { CurveHead, CurveKind, CurvePoints } from '#core/review'
+import type { CurveHead, CurvePoints, RecordedCurve } from '#core/review'
 import { partWords, type RecordingAnalysis, spectrumCurve } from '#core/signal'
 import type { RecordingUse } from '#core/station'
 import type { Kept, KeptFigure, Step } from '#core/step'
@@ -74,13 +74,13 @@ function joined(...words: (string | undefined)[]): string {
 
 /** A curve ready to be kept. */
 interface KeptCurve {
-  kind: CurveKind
+  kind: RecordedCurve
   points: CurvePoints
   /** Rows of a picture over time; 0 for a curve. */
   rows: number
 }
 
-function pointsOf(kind: CurveKind, analysis: RecordingAnalysis, halfWidthHz: number): KeptCurve | null {
+function pointsOf(kind: RecordedCurve, analysis: RecordingAnalysis, halfWidthHz: number): KeptCurve | null {
   switch (kind) {
     case 'deviation':
       return deviationCurve(analysis)

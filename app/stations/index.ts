@@ -77,6 +77,12 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     before: lazy(() => import('./strong-signals/ConsentAndIf.vue')),
     drawing: lazy(() => import('./strong-signals/StrongDrawing.vue')),
   },
+  battery: {
+    before: lazy(() => import('./battery/DutyAndAmmeter.vue')),
+    drawing: lazy(() => import('./battery/ChargeDrawing.vue')),
+    summary: lazy(() => import('./battery/DischargeCurve.vue')),
+    actions: lazy(() => import('./battery/DischargeActions.vue')),
+  },
   stress: {
     before: lazy(() => import('./stress/ConsentLine.vue')),
     summary: lazy(() => import('./stress/PowerChange.vue')),

@@ -3,7 +3,7 @@ import type { VerdictState } from '../decision'
 import { type Review, setShortName } from '../review'
 import type { Rulebook } from '../rules'
 import { wantedStations } from '../station'
-import { isRead, type Judgement } from '../step'
+import { isRead, type Judgement, type Step } from '../step'
 
 /** A figure that two rulebooks do not call the same. */
 export interface RulebookFlip {
@@ -37,6 +37,10 @@ interface Judged {
 }
 
 /** What a rulebook alone says of every figure that was read, by its place. */
+function placeOf({ covers, band, channel, setting }: Step): string {
+  return covers === 'channel' ? `${band.name}, ${channel.name}, ${setting.level.name}` : band.name
+}
+
 function verdictsBy(review: Review, rulebook: Rulebook): Map<string, Judged> {
   const context = judgedOnlyBy(review, rulebook)
   const found = new Map<string, Judged>()
@@ -46,7 +50,7 @@ function verdictsBy(review: Review, rulebook: Rulebook): Map<string, Judged> {
         for (const { slot, each, ...result } of station.evaluate(step, context).slots) {
           const [judged] = each
           if (!judged || !isRead(result)) continue
-          const place = `${step.band.name}, ${step.channel.name}, ${step.setting.level.name}, ${slot.label}`
+          const place = `${placeOf(step)}, ${slot.label}`
           found.set(`${set.id}|${step.id}|${slot.id}`, {
             place: { set: setShortName(set), station: station.title, place },
             judged,

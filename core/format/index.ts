@@ -22,3 +22,4 @@ export {
 export { isRecordingName, openRecordings, samplesOf, type Recording } from './recording/openRecordings'
 export { traceSpurs, type TraceSpur, type TraceSpursInput } from './traceSpurs'
 export { parseLogCsv, type PowerLog } from './parseLogCsv'
+export { type DischargeLog, parseDischargeCsv } from './parseDischargeCsv'

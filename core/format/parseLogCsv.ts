@@ -1,4 +1,5 @@
 import { parseLevel } from '../quantity'
+import { clockSeconds, runningTimes } from './logTimes'
 import { badFile, traceText } from './traceText'
 
 /** A log of power over time. */
@@ -24,12 +25,12 @@ export function parseLogCsv(text: string, fileName: string, options: { bareUnit:
   if (rows.length > MOST_ROWS)
     throw badFile(fileName, null, `it has more than ${MOST_ROWS} rows, which no log of power has`)
   const header =
-    secondsOf(rows[0]!.text.split(delimiter)[0]!) === null ? (rows[0]!.text.split(delimiter)[1] ?? '') : ''
+    clockSeconds(rows[0]!.text.split(delimiter)[0]!) === null ? (rows[0]!.text.split(delimiter)[1] ?? '') : ''
   const bareUnit = unitIn(header) ?? options.bareUnit
-  const body = header || secondsOf(rows[0]!.text.split(delimiter)[0]!) === null ? rows.slice(1) : rows
+  const body = header || clockSeconds(rows[0]!.text.split(delimiter)[0]!) === null ? rows.slice(1) : rows
   const found = body.map(({ number, text: line }) => {
     const [time = '', power = ''] = line.split(delimiter)
-    const atS = secondsOf(time)
+    const atS = clockSeconds(time)
     if (atS === null)
       throw badFile(fileName, number, `the time reads “${time.trim().slice(0, 24)}”, which is none`)
     const plain = power.trim()
@@ -38,7 +39,7 @@ export function parseLogCsv(text: string, fileName: string, options: { bareUnit:
     return { atS, text: /[a-zµ]/i.test(plain) ? plain : `${plain} ${bareUnit}` }
   })
   if (found.length === 0) throw badFile(fileName, null, 'it has no line with a time and a power')
-  const { times, midnights } = running(found.map(({ atS }) => atS))
+  const { times, midnights } = runningTimes(found.map(({ atS }) => atS))
   const fell = times.findIndex((atS, i) => i > 0 && atS < times[i - 1]!)
   if (fell > 0)
     throw badFile(fileName, body[fell]!.number, 'the time goes back here: a log runs from first to last')
@@ -49,25 +50,6 @@ export function parseLogCsv(text: string, fileName: string, options: { bareUnit:
       ...(midnights > 0 ? ['Its clock passes midnight: the day after is reckoned on.'] : []),
     ],
   }
-}
-
-const DAY_S = 86_400
-
-/** A clock that falls back by more than half a day has passed midnight. */
-function running(clockS: readonly number[]): { times: number[]; midnights: number } {
-  let midnights = 0
-  const times = clockS.map((atS, i) => {
-    if (i > 0 && clockS[i - 1]! - atS > DAY_S / 2) midnights += 1
-    return atS + midnights * DAY_S
-  })
-  return { times, midnights }
-}
-
-function secondsOf(text: string): number | null {
-  const plain = text.trim().replace(/^"|"$/g, '').replace(',', '.')
-  const clock = /(?:^|\s|T)(?:(\d{1,2}):)?(\d{1,2}):(\d{1,2}(?:\.\d+)?)Z?$/.exec(plain)
-  if (clock) return Number(clock[1] ?? 0) * 3600 + Number(clock[2]) * 60 + Number(clock[3])
-  return /^\d+(\.\d+)?\s*s?$/.test(plain) ? parseFloat(plain) : null
 }
 
 function unitIn(header: string): 'dBm' | 'W' | null {

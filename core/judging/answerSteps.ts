@@ -33,11 +33,21 @@ export function answerSteps(results: StepResult[], summing: SummingUp): StationA
     gap: null,
     results,
     governs: { step: result.step, slotId: slot.slot.id },
-    detail: [
-      `${slot.slot.label}, ${result.step.band.name}, ${printMhz(result.step.channel.frequencyHz)}`,
-      ...(open > 0 ? [`${open} of ${results.length} not finished`] : []),
-    ].join('; '),
+    detail: [whereOf(result, slot), ...(open > 0 ? [`${open} of ${results.length} not finished`] : [])].join(
+      '; ',
+    ),
     each: sumByRulebook(members.flatMap(({ member }) => member.slot.each)),
+  }
+}
+
+function whereOf({ step }: StepResult, { slot }: SlotResult): string {
+  switch (step.covers) {
+    case 'channel':
+      return `${slot.label}, ${step.band.name}, ${printMhz(step.channel.frequencyHz)}`
+    case 'band':
+      return `${slot.label}, ${step.band.name}`
+    case 'set':
+      return slot.label
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Context } from '../context'
-import { differenceUnit } from '../quantity'
+import { differenceUnit, type FigureUnit } from '../quantity'
 import type { FigureReading } from '../review'
 import {
   budget,
@@ -37,6 +37,22 @@ export function foundFigure(
     unit: seen.unit,
     isUpperBound: seen.isUpperBound,
     budget: budget(contributions, context.distributions, differenceUnit(seen.unit)),
+    path: null,
+    notes: [],
+  }
+}
+
+/** A figure that was worked out from others, with what they leave open of it, in its own unit. */
+export function workedOutFigure(
+  { value, unit, own }: { value: number; unit: FigureUnit; own: readonly OwnContribution[] },
+  context: Context,
+): Found {
+  const contributions = own.filter(({ halfWidth }) => halfWidth > 0).map(line => contribution(line))
+  return {
+    value,
+    unit,
+    isUpperBound: false,
+    budget: budget(contributions, context.distributions, differenceUnit(unit)),
     path: null,
     notes: [],
   }

@@ -5,7 +5,7 @@ export { governingOf, hasFigure, withoutFigure } from './byRulebooks'
 export { evaluateControlCheck, type ControlCheckResult } from './controlCheck'
 export { claimDemand, ruleDemands, type Demand } from './demands'
 export { evaluateOnce, evaluateSlots, type SlotEvaluation } from './evaluateSlots'
-export { foundFigure, type OwnContribution } from './foundFigure'
+export { foundFigure, type OwnContribution, workedOutFigure } from './foundFigure'
 export { claimNotes, judgeClaim } from './judgeClaim'
 export { judgePower, type PowerJudging } from './judgePower'
 export {

@@ -1,9 +1,11 @@
 import {
+  printAmperes,
   printHalfWidth,
   printHz,
   printNumber,
   printRange,
   printSigned,
+  printVswr,
   printWatts,
   UNIT_SPACE,
   wattsFromDbm,
@@ -38,6 +40,10 @@ function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
       return `${printNumber(value, 1)}${UNIT_SPACE}dB`
     case 'dBm':
       return `${printSigned(value, 1)}${UNIT_SPACE}dBm`
+    case 'A':
+      return printAmperes(value)
+    case 'VSWR':
+      return printVswr(value)
     default:
       return `${printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`
   }

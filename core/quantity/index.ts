@@ -34,6 +34,7 @@ export {
   printPercent,
   printPpm,
   printSignificant,
+  printAmperes,
   printVswr,
 } from './printQuantity'
 export { parseLevel, type LevelRead, type ParseLevelOptions } from './parseLevel'

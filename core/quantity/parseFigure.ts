@@ -1,4 +1,5 @@
 import { MINUS, printHz, printNumber, printSigned, UNIT_SPACE } from './print'
+import { printAmperes, printVswr } from './printQuantity'
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
 import type { FigureUnit } from './units'
@@ -34,6 +35,15 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
   m: { m: 1, cm: 0.01 },
   s: { s: 1, ms: 1e-3, min: 60 },
   mark: {},
+  h: { h: 1, min: 1 / 60, s: 1 / 3600 },
+  Ah: { ah: 1, mah: 1e-3 },
+  Wh: { wh: 1, mwh: 1e-3, kwh: 1e3 },
+  '%': { '%': 1 },
+  g: { g: 1, kg: 1e3 },
+  'cm³': { 'cm³': 1, cm3: 1, ml: 1, l: 1e3 },
+  'Wh/kg': { 'wh/kg': 1 },
+  'Wh/l': { 'wh/l': 1 },
+  VSWR: { vswr: 1, ':1': 1 },
 }
 
 /**
@@ -83,6 +93,8 @@ export function printFigure(value: number, unit: FigureUnit): string {
   if (unit === 'mark') return value ? 'done' : 'not done'
   if (unit === 'Hz')
     return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)
+  if (unit === 'A') return printAmperes(value)
+  if (unit === 'VSWR') return printVswr(value)
   return `${unit === 'dB' || unit === 'dBm' ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`.replace(
     '-',
     MINUS,

@@ -46,6 +46,13 @@ export function printVswr(vswr: number, decimals = 2): string {
   return `${vswr.toFixed(decimals)}:1`
 }
 
+/** A current, three digits: `45.0 mA`, `1.62 A`. */
+export function printAmperes(currentA: number): string {
+  return Math.abs(currentA) < 0.9995
+    ? `${printSignificant(currentA * 1e3, 3)}${UNIT_SPACE}mA`
+    : `${printSignificant(currentA, 3)}${UNIT_SPACE}A`
+}
+
 /** A resistance: `75.0 Ω`. */
 export function printOhm(resistanceOhm: number): string {
   return `${printSignificant(resistanceOhm, 3)}${UNIT_SPACE}Ω`

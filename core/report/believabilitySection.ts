@@ -1,6 +1,7 @@
 import { type Calibration, calibrationLoss, judgePadTest } from '../chain'
 import { type Comparison, comparisons } from '../findings'
 import { printDb, printFrequencyShort, printMhz, printPlusMinus } from '../quantity'
+import { placeWords } from '../step'
 import { setName } from '../review'
 import type { Context } from '../context'
 import { evaluateControlCheck } from '../judging'
@@ -79,6 +80,6 @@ function controlWords(context: Context): string[] {
 }
 
 function comparisonWords({ figure, set, step, slot, words }: Comparison): string {
-  const place = `${slot.slot.label} of ${printMhz(step.channel.frequencyHz)}, ${step.setting.level.name}`
+  const place = `${slot.slot.label} of ${placeWords(step)}`
   return `${figure.who || 'another tester'}, ${setName(set)}, ${place}: ${words}`
 }

@@ -67,8 +67,15 @@ export function readingsCsv(context: Context): string {
 }
 
 function placeOf(step: Step, { slot }: SlotResult): CsvCell[] {
-  const { band, channel } = step
-  return [band.name, channel.frequencyHz / 1e6, settingWords(step), slot.label, slot.frequencyHz / 1e6]
+  const { band, channel, covers } = step
+  switch (covers) {
+    case 'channel':
+      return [band.name, channel.frequencyHz / 1e6, settingWords(step), slot.label, slot.frequencyHz / 1e6]
+    case 'band':
+      return [band.name, null, '', slot.label, slot.frequencyHz / 1e6]
+    case 'set':
+      return ['', null, '', slot.label, null]
+  }
 }
 
 function seenOf(reading: Reading, { slot, found }: SlotResult): CsvCell[] {

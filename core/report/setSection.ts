@@ -1,7 +1,7 @@
 import { receiverClaimWords } from '../hearing'
 import type { Context } from '../context'
 import type { ReportBlock, ReportSection } from '../document'
-import { printClaimW, printMhz } from '../quantity'
+import { printClaimW } from '../quantity'
 import {
   type Band,
   checkBatteryLabel,
@@ -11,7 +11,7 @@ import {
   setName,
 } from '../review'
 import { stationById, wantedStations } from '../station'
-import { isRead, settingWords, type StepResult } from '../step'
+import { isRead, placeWords, type StepResult } from '../step'
 
 /** One radio: its card, its claims, every reading with range and verdict, and what was not covered. */
 export function setSection(set: RadioSet, context: Context, index: number): ReportSection {
@@ -79,7 +79,7 @@ function missingOf({ step, slots }: StepResult): string[] {
     result => result.verdict.state === 'not-covered' && (isRead(result) || !result.slot.optional),
   )
   const reasons = [...new Set(missing.map(({ verdict }) => verdict.why ?? UNREAD))]
-  const place = `${stationById(step.stationId).title}, ${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`
+  const place = `${stationById(step.stationId).title}, ${placeWords(step)}`
   return reasons.map(why => {
     const labels = missing
       .filter(({ verdict }) => (verdict.why ?? UNREAD) === why)

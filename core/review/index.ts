@@ -29,6 +29,7 @@ export type {
 export {
   type ControlCheck,
   CURVE_KINDS,
+  type RecordedCurve,
   type CurveHead,
   type CurveKind,
   type CurvePoints,

@@ -1,5 +1,11 @@
-/** What a kept curve shows. */
-export const CURVE_KINDS = ['spectrum', 'deviation', 'time-frequency'] as const
+/** Curves a recording of I/Q gives. */
+const RECORDED_CURVES = ['spectrum', 'deviation', 'time-frequency'] as const
+
+/** A curve a recording of I/Q gives. */
+export type RecordedCurve = (typeof RECORDED_CURVES)[number]
+
+/** What a kept curve shows; `discharge`: volts, and amperes in `y2`, over seconds. */
+export const CURVE_KINDS = [...RECORDED_CURVES, 'discharge'] as const
 
 /** What a kept curve shows. */
 export type CurveKind = (typeof CURVE_KINDS)[number]

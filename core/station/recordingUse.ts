@@ -1,4 +1,4 @@
-import type { CurveKind } from '../review'
+import type { RecordedCurve } from '../review'
 import type { RecordingAnalysis } from '../signal'
 import type { KeptFigure, Step } from '../step'
 
@@ -28,7 +28,7 @@ export interface RecordingUse {
   /** Half of the width around the carrier that is shown and kept, Hz. */
   halfWidthHz: (step: Step) => number
   /** Curves that are kept for drawing. */
-  curves: readonly CurveKind[]
+  curves: readonly RecordedCurve[]
   /** The figures it holds; empty where nothing for this station was found in it. */
   figures: (analysis: RecordingAnalysis, recorded: RecordedStep) => KeptFigure[]
 }

@@ -11,6 +11,7 @@ import { harmonicsStation } from './transmit/harmonics/station'
 import { offAirStation } from './transmit/off-air/station'
 import { powerOverTimeStation } from './transmit/power-over-time/station'
 import { twoToneStation } from './transmit/two-tone/station'
+import { batteryStation } from './whole/battery/station'
 import { stressStation } from './whole/stress/station'
 
 /** Every station: the one place that lists them. The order of work follows from `order`. */
@@ -27,5 +28,6 @@ export const registered: readonly Station[] = [
   squelchStation,
   neighbourStation,
   strongSignalsStation,
+  batteryStation,
   stressStation,
 ]

@@ -30,7 +30,7 @@ export { chainName, chainsForStation, suitableChains } from './chainsForStation'
 export { type PlannedHere, planSteps, type StepPlan } from './planSteps'
 export { fullSupply, SETTINGS } from './radioSettings'
 export { ANALYSER_CAUTIONS, TRANSMIT_CAUTIONS } from './cautions'
-export { settingWords } from './settingWords'
+export { placeWords, settingWords } from './settingWords'
 export { parseGuardedLevel } from './guardedLevel'
 export { readThrough, readWith, type ReadWith } from './readWith'
 export {

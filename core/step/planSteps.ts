@@ -4,13 +4,15 @@ import type { Band, RadioSet, RadioWork } from '../review'
 import { chainName, chainsForStation } from './chainsForStation'
 import { SETTINGS } from './radioSettings'
 import type { Slot } from './slot'
-import type { RadioSetting, Roles, Step } from './step'
+import type { RadioSetting, Roles, Step, StepCover } from './step'
 import { stepId, type StepPlace, stepPlaces } from './stepPlaces'
 
 /** How a station plans: where, at which level, and what each step asks for. */
 export interface StepPlan {
   stationId: string
   roles: Roles
+  /** A step a channel by default; else one a band, or one for the set. */
+  covers?: StepCover
   /** Bands it applies to; all by default. */
   band?: (band: Band) => boolean
   /** Channels: every one, or those chosen for harmonics (the first of a band that has none chosen). */
@@ -53,19 +55,24 @@ export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): St
 function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   const chains = chainsForStation(set, wanted.stationId, wanted.roles, context)
   const connected = connectedSetting(chains, context)
-  const places = placesOf(
+  const covers = wanted.covers ?? 'channel'
+  const every = placesOf(
     context.derive(set, 'places', () => stepPlaces(set)),
     wanted,
-  ).flatMap((place): SpacedPlace[] => (wanted.perSpacing ? spacingsOf(place) : [{ place }]))
+  )
+  const places = coveredOnce(every, covers).flatMap((place): SpacedPlace[] =>
+    wanted.perSpacing ? spacingsOf(place) : [{ place }],
+  )
   return places.map(({ place, spacing }, index): Step => {
     const isCold = index === 0 && (wanted.firstIsCold ?? false)
     const { band, channel, level, claim } = place
-    const id = `${stepId(wanted.stationId, place)}${spacing?.suffix ?? ''}`
+    const id = `${coveringId(wanted.stationId, place, covers)}${spacing?.suffix ?? ''}`
     const here: PlannedHere = { id, set, spacingHz: spacing?.hz ?? null, chains }
     return {
       id,
       stationId: wanted.stationId,
       set,
+      covers,
       band,
       channel,
       setting: { level, spacingHz: spacing?.hz ?? null },
@@ -88,6 +95,30 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       needsFullSupply: wanted.needsFullSupply ?? false,
     }
   })
+}
+
+/** Of each band the first place, or of the set; all of them where each channel has a step. */
+function coveredOnce(places: StepPlace[], covers: StepCover): StepPlace[] {
+  switch (covers) {
+    case 'channel':
+      return places
+    case 'band':
+      return places.filter(({ band }, i) => places.findIndex(other => other.band === band) === i)
+    case 'set':
+      return places.slice(0, 1)
+  }
+}
+
+/** The stable id of a step that may cover more than a channel. */
+function coveringId(stationId: string, place: StepPlace, covers: StepCover): string {
+  switch (covers) {
+    case 'channel':
+      return stepId(stationId, place)
+    case 'band':
+      return `${stationId}:${place.band.id}`
+    case 'set':
+      return stationId
+  }
 }
 
 /** The chains that are to be connected, in one line. */

@@ -33,12 +33,17 @@ export interface StepSetting {
   spacingHz: number | null
 }
 
+/** What a step is about: one channel, a band with all its channels, or the set as a whole. */
+export type StepCover = 'channel' | 'band' | 'set'
+
 /** One step of the run: one frequency, one setting, one chain a role. */
 export interface Step {
   /** Stable across planning: station, band, channel and level. */
   id: string
   stationId: string
   set: RadioSet
+  covers: StepCover
+  /** Of a step on the set as a whole: its first, for whoever needs one. */
   band: Band
   channel: Channel
   setting: StepSetting

@@ -2,10 +2,10 @@
 import { mdiClose } from '@mdi/js'
 import { comparisons } from '#core/findings'
 import type { EnScore, VerdictState } from '#core/decision'
-import { parseLevel, parsePlainNumber, type ParseRefusal, printMhz } from '#core/quantity'
+import { parseLevel, parsePlainNumber, type ParseRefusal } from '#core/quantity'
 import { type OtherFigure, setShortName } from '#core/review'
 import { stations } from '#core/station'
-import { settingWords, bareUnitOf, type Step } from '#core/step'
+import { bareUnitOf, placeWords } from '#core/step'
 
 /** Another tester's figure for the same radio and line, compared by E_n. */
 const store = useReviewStore()
@@ -35,8 +35,6 @@ const places = computed(() => {
       )
     : []
 })
-
-const placeWords = (step: Step) => `${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`
 
 function openForm(): void {
   form.setId ||= sets.value[0]?.value ?? ''

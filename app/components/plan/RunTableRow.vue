@@ -4,7 +4,7 @@ import { expectedTimes, isDone, isForTheRecord, learnedTimesOf } from '#core/pla
 import { printDuration, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import { setShortName } from '#core/review'
 import { stationById } from '#core/station'
-import { chainIdOf, isRead, needsChain, settingWords } from '#core/step'
+import { chainIdOf, isRead, needsChain, placeWords, settingWords } from '#core/step'
 import type { RunRow } from '~/composables/useRunRows'
 
 /** One step of the run. */
@@ -20,11 +20,15 @@ const store = useReviewStore()
 
 const radioName = computed(() => setShortName(row.step.set))
 const chainWords = computed(() => {
-  if (!needsChain(row.step)) return 'the air'
+  if (!needsChain(row.step)) return row.step.covers === 'channel' ? 'the air' : '–'
   return store.context?.chain(chainIdOf(row.step))?.name ?? 'no chain'
 })
+const frequencyWords = computed(() =>
+  row.step.covers === 'channel' ? printMhzFigure(row.step.channel.frequencyHz) : '–',
+)
 const levelWords = computed(() => {
   const { level, spacingHz } = row.step.setting
+  if (row.step.covers !== 'channel') return placeWords(row.step)
   if (row.step.work === 'hears') return settingWords(row.step)
   return spacingHz === null ? level.name : `${level.name}, ${printFrequencyShort(spacingHz)}`
 })
@@ -70,7 +74,7 @@ const edges = computed(() => ({
     <td class="wrap radio-name" :class="{ strong: row.newRadio }">
       <span class="short" :title="radioName">{{ radioName }}</span>
     </td>
-    <td class="right figure">{{ printMhzFigure(row.step.channel.frequencyHz) }}</td>
+    <td class="right figure">{{ frequencyWords }}</td>
     <td class="wrap">{{ levelWords }}</td>
     <td class="wrap" :class="{ strong: row.newChain }">
       <span class="short" :title="chainWords">{{ chainWords }}</span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Step } from '#core/step'
+import { placeWords, type Step } from '#core/step'
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { microvolts } from '#core/hearing'
 import { printDb, printDbm, printMhzFigure, printSignificant, printSigned } from '#core/quantity'
@@ -21,6 +21,15 @@ const {
 }>()
 const emit = defineEmits<{ go: [by: number] }>()
 
+/** What stands behind the title: where the step is read. */
+const whereWords = computed(() => {
+  switch (step.covers) {
+    case 'channel':
+      return `${step.band.name}, ${step.channel.name || 'unnamed channel'}`
+    default:
+      return placeWords(step)
+  }
+})
 const hears = computed(() => step.work === 'hears')
 const setDbm = computed(() => coaching?.next?.levelDbm ?? null)
 const socketWords = computed(() => {
@@ -37,10 +46,7 @@ const socketWords = computed(() => {
     <div class="spread">
       <h1 class="where">
         {{ title }}
-        <span class="quiet"
-          >· step {{ index + 1 }} of {{ count }} · {{ step.band.name }},
-          {{ step.channel.name || 'unnamed channel' }}</span
-        >
+        <span class="quiet">· step {{ index + 1 }} of {{ count }} · {{ whereWords }}</span>
       </h1>
       <div class="row nav">
         <VBtn
@@ -62,7 +68,10 @@ const socketWords = computed(() => {
       </div>
     </div>
     <div class="now" aria-label="What to set now">
-      <template v-if="hears">
+      <span v-if="step.covers !== 'channel'" class="figure big" data-testid="set-now">{{
+        step.covers === 'band' ? step.band.name : 'Whole set'
+      }}</span>
+      <template v-else-if="hears">
         <template v-if="setDbm !== null">
           <span class="figure big" data-testid="set-level">{{ printSigned(setDbm, 1) }}</span><span
             class="unit"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { settingWords } from '#core/step'
-import { printMhz } from '#core/quantity'
+import { placeWords } from '#core/step'
 import { setName } from '#core/review'
 import { stations } from '#core/station'
 import { places } from '~/keys/places'
@@ -38,7 +37,7 @@ const targets = computed<Target[]>(() => {
     stations.flatMap(station =>
       station.plan(set, context).map(step => ({
         id: `${set.id}:${step.id}`,
-        words: `${station.title}, ${setName(set)}, ${printMhz(step.channel.frequencyHz)} ${settingWords(step)}`,
+        words: `${station.title}, ${setName(set)}, ${placeWords(step)}`,
         run: () => go(station.id, { set: set.id, step: step.id }),
       })),
     ),

@@ -1,3 +1,4 @@
+import { takeBattery } from './battery'
 import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
 import { takeOffAir } from './offAir'
@@ -16,6 +17,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeTwoTone,
   takeSupply,
   takeHearing,
+  takeBattery,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */

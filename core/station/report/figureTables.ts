@@ -1,8 +1,7 @@
 import type { Context } from '../../context'
 import { numberCell, type ReportBlock, type ReportCell, textCell } from '../../document'
 import { rangeWords, readWords, valueWords } from '../../judging'
-import { printMhz } from '../../quantity'
-import { isRead, settingWords, type SlotResult, type StepResult } from '../../step'
+import { isRead, placeWords, type SlotResult, type StepResult } from '../../step'
 import { conditions } from './conditions'
 import { noteList, reasonLines, standardsLines } from './reasons'
 
@@ -26,7 +25,7 @@ export function figureTables(title: string, besides: Besides = () => []) {
 function tableOf(title: string, { step, slots }: StepResult): ReportBlock {
   return {
     kind: 'table',
-    caption: `${title}, ${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`,
+    caption: `${title}, ${placeWords(step)}`,
     widths: [24, 14, 14, 12, 14, 22],
     head: [
       { text: 'What' },

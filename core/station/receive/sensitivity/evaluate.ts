@@ -25,7 +25,7 @@ import { printDb, printDbm, printNumber, printSigned, UNIT_SPACE } from '../../.
 import type { ReceiverClaim } from '../../../review'
 import type { ReceiverMethod } from '../../../rules'
 import { type AudioFilter, type AudioWeighting, weightingWords } from '../../../signal'
-import { judgedDerived, openDerived } from '../derivedResult'
+import { judgedDerived, openDerived } from '../../derivedResult'
 import { GENERATOR } from '../paths'
 import { criterionFound } from './criterionFound'
 import { hearingWeighting } from './plan'

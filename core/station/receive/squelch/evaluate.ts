@@ -5,7 +5,7 @@ import { printDb, printDbm, printSigned } from '../../../quantity'
 import type { Found, Question, Slot, SlotResult, Step, StepResult } from '../../../step'
 import { budget, contribution, type Contribution } from '../../../uncertainty'
 import { type Located, steppedEdges } from '../../../hearing'
-import { judgedDerived, openDerived } from '../derivedResult'
+import { judgedDerived, openDerived } from '../../derivedResult'
 import { twelveDecibelLevel } from '../twelveDecibelLevel'
 import { type Edge, roundsOf, stepOf, whole } from './rounds'
 

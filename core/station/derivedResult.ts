@@ -1,10 +1,10 @@
-import { type Verdict, verdictWithout } from '../../decision'
-import { governingOf, NOTHING } from '../../judging'
-import type { Context } from '../../context'
-import { judgeReceiverClaim, scalarJudgements, type ScalarSubject, yardstickScalar } from '../../judging'
-import { worstVerdict } from '../../decision'
-import type { Reading, ReceiverClaim } from '../../review'
-import type { Found, Slot, SlotResult, Step } from '../../step'
+import { type Verdict, verdictWithout } from '../decision'
+import { governingOf, NOTHING } from '../judging'
+import type { Context } from '../context'
+import { judgeReceiverClaim, scalarJudgements, type ScalarSubject, yardstickScalar } from '../judging'
+import { worstVerdict } from '../decision'
+import type { Reading, ReceiverClaim } from '../review'
+import type { Found, Slot, SlotResult, Step } from '../step'
 
 /** A figure worked out from others of its step. */
 export interface Derived {
