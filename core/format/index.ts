@@ -22,4 +22,11 @@ export {
 export { isRecordingName, openRecordings, samplesOf, type Recording } from './recording/openRecordings'
 export { traceSpurs, type TraceSpur, type TraceSpursInput } from './traceSpurs'
 export { parseLogCsv, type PowerLog } from './parseLogCsv'
+export {
+  parseTouchstone,
+  type ReflectionSweep,
+  renormalised,
+  type TypedMatch,
+  writeTouchstone,
+} from './touchstone'
 export { type DischargeLog, parseDischargeCsv } from './parseDischargeCsv'
