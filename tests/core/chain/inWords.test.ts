@@ -1,13 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import {
-  accuracyInWords,
-  newAcVoltmeter,
-  newAntennaAnalyser,
-  newAudioMeter,
-  newLaboratoryGenerator,
-  newPart,
-  newReceiver,
-} from '#core/chain'
+import { accuracyInWords, newAudioMeter, newLaboratoryGenerator, newPart, newReceiver } from '#core/chain'
+import { newAcVoltmeter, newAntennaAnalyser } from '#core/chain/templates'
 import { scalarWords } from '#core/rules'
 import { checkMemos, STRESS_ID } from '#core/station'
 import { plain } from '../../support/results'
@@ -15,11 +8,11 @@ import { analyser, meter } from '../../support/bench'
 
 describe('how well an instrument reads, in words', () => {
   it.each([
-    ['analyser', analyser({ amplitudeAccuracyDb: 1.5, flatnessDb: null }), '±1.50 dB'],
+    ['analyser', analyser({ amplitudeAccuracyDb: 1.5, flatnessDb: null }), '±1.5 dB'],
     [
       'analyser',
       analyser({ amplitudeAccuracyDb: 1.5, flatnessDb: 0.4 }),
-      '±1.50 dB, of which ±0.40 dB over frequency',
+      '±1.5 dB, of which ±0.40 dB over frequency',
     ],
     ['meter', meter({ accuracyPercent: 5 }), '±5 % of reading'],
     [
@@ -27,8 +20,8 @@ describe('how well an instrument reads, in words', () => {
       meter({ accuracyPercent: 5, accuracyOf: 'full-scale', fullScaleW: 20 }),
       '±5 % of full scale (20 W)',
     ],
-    ['generator', { ...newLaboratoryGenerator('g'), levelAccuracyDb: 1 }, '±1.00 dB of its level'],
-    ['audio meter', { ...newAudioMeter('a'), sinadDb: 1 }, '±1.00 dB in SINAD'],
+    ['generator', { ...newLaboratoryGenerator('g'), levelAccuracyDb: 1 }, '±1.0 dB of its level'],
+    ['audio meter', { ...newAudioMeter('a'), sinadDb: 1 }, '±1.0 dB in SINAD'],
     ['voltmeter', { ...newAcVoltmeter('v'), accuracyPercent: 2 }, '±2 % of reading'],
     ['antenna analyser', { ...newAntennaAnalyser('n'), directivityDb: 30 }, '30 dB of directivity'],
     [
@@ -52,8 +45,8 @@ describe('a new part', () => {
 
 describe('a limit between two figures', () => {
   it('names both ends, and the one where there is one', () => {
-    expect(plain(scalarWords({ kind: 'within', value: 6, to: 25, unit: 'W' }))).toBe('6.0 W to 25.0 W')
-    expect(plain(scalarWords({ kind: 'within', value: 6, unit: 'W' }))).toBe('6.0 W to 6.0 W')
+    expect(plain(scalarWords({ kind: 'within', value: 6, to: 25, unit: 'W' }))).toBe('6 W to 25 W')
+    expect(plain(scalarWords({ kind: 'within', value: 6, unit: 'W' }))).toBe('6 W to 6 W')
   })
 })
 

@@ -67,6 +67,7 @@ describe('a spectrum thinned for drawing', () => {
   it('keeps the strongest of what stands at one point, wherever among them it is', () => {
     const bins = (strongest: number): Spectrum => ({
       ...{
+        window: 'blackman-harris',
         firstHz: 0,
         binHz: 10,
         centreHz: null,
