@@ -77,6 +77,11 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     before: lazy(() => import('./strong-signals/ConsentAndIf.vue')),
     drawing: lazy(() => import('./strong-signals/StrongDrawing.vue')),
   },
+  antenna: {
+    before: lazy(() => import('./antenna/AntennaChoice.vue')),
+    drawing: lazy(() => import('./antenna/VswrDrawing.vue')),
+    actions: lazy(() => import('./antenna/SweepActions.vue')),
+  },
   battery: {
     before: lazy(() => import('./battery/DutyAndAmmeter.vue')),
     drawing: lazy(() => import('./battery/ChargeDrawing.vue')),

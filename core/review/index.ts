@@ -62,7 +62,15 @@ export {
   type StepReadings,
 } from './currentReadings'
 export { checkChange, type ChangedPath } from './checkChange'
-export { readingsThrough, removeBand, removeChain, removeChannel, removeLevel, removeSet } from './removals'
+export {
+  readingsThrough,
+  removeBand,
+  removeChain,
+  removeChannel,
+  removeLevel,
+  removeSet,
+  removeSteps,
+} from './removals'
 export { reviewSchema } from './schema'
 export { readingSchema } from './schema/readings'
 export { type LeftOut, leftOutWords, type Salvaged, salvageReview } from './salvageReview'

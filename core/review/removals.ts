@@ -29,6 +29,11 @@ export function removeSet(review: Review, setId: string): void {
     memo.bySet = Object.fromEntries(Object.entries(memo.bySet).filter(([id]) => id !== setId))
 }
 
+/** Takes what was read at some steps of a set off a review. */
+export function removeSteps(review: Review, gone: { setId: string; stepIds: ReadonlySet<string> }): void {
+  dropSteps(review, ({ setId, stepId }) => setId === gone.setId && gone.stepIds.has(stepId))
+}
+
 /** Takes a band off a set, with whatever was read on it. */
 export function removeBand(review: Review, place: { setId: string; bandId: string }): void {
   dropPlace(review, place.setId, { bandId: place.bandId })

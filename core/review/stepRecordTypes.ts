@@ -4,8 +4,10 @@ const RECORDED_CURVES = ['spectrum', 'deviation', 'time-frequency'] as const
 /** A curve a recording of I/Q gives. */
 export type RecordedCurve = (typeof RECORDED_CURVES)[number]
 
-/** What a kept curve shows; `discharge`: volts, and amperes in `y2`, over seconds. */
-export const CURVE_KINDS = [...RECORDED_CURVES, 'discharge'] as const
+/**
+ * What a kept curve shows; `discharge`: volts, and amperes in `y2`, over seconds; `reflection`: Γ in two parts over Hz.
+ */
+export const CURVE_KINDS = [...RECORDED_CURVES, 'discharge', 'reflection'] as const
 
 /** What a kept curve shows. */
 export type CurveKind = (typeof CURVE_KINDS)[number]

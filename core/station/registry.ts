@@ -11,6 +11,7 @@ import { harmonicsStation } from './transmit/harmonics/station'
 import { offAirStation } from './transmit/off-air/station'
 import { powerOverTimeStation } from './transmit/power-over-time/station'
 import { twoToneStation } from './transmit/two-tone/station'
+import { antennaStation } from './whole/antenna/station'
 import { batteryStation } from './whole/battery/station'
 import { stressStation } from './whole/stress/station'
 
@@ -29,5 +30,6 @@ export const registered: readonly Station[] = [
   neighbourStation,
   strongSignalsStation,
   batteryStation,
+  antennaStation,
   stressStation,
 ]

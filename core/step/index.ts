@@ -9,6 +9,7 @@ export {
   type Roles,
   type Step,
   type StepSetting,
+  type StepVariant,
 } from './step'
 export {
   isRead,

@@ -4,7 +4,7 @@ import type { Band, RadioSet, RadioWork } from '../review'
 import { chainName, chainsForStation } from './chainsForStation'
 import { SETTINGS } from './radioSettings'
 import type { Slot } from './slot'
-import type { RadioSetting, Roles, Step, StepCover } from './step'
+import type { RadioSetting, Roles, Step, StepCover, StepVariant } from './step'
 import { stepId, type StepPlace, stepPlaces } from './stepPlaces'
 
 /** How a station plans: where, at which level, and what each step asks for. */
@@ -13,6 +13,8 @@ export interface StepPlan {
   roles: Roles
   /** A step a channel by default; else one a band, or one for the set. */
   covers?: StepCover
+  /** Which of several things of one kind it is about: part of its id. */
+  variant?: StepVariant
   /** Bands it applies to; all by default. */
   band?: (band: Band) => boolean
   /** Channels: every one, or those chosen for harmonics (the first of a band that has none chosen). */
@@ -49,7 +51,8 @@ export interface PlannedHere {
  * One step on every channel and level a station asks for. Kept while set and chains stay the same.
  */
 export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
-  return context.derive(set, `plan:${wanted.stationId}`, () => plan(set, context, wanted))
+  const suffix = wanted.variant ? `:${wanted.variant.id}` : ''
+  return context.derive(set, `plan:${wanted.stationId}${suffix}`, () => plan(set, context, wanted))
 }
 
 function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
@@ -66,13 +69,15 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   return places.map(({ place, spacing }, index): Step => {
     const isCold = index === 0 && (wanted.firstIsCold ?? false)
     const { band, channel, level, claim } = place
-    const id = `${coveringId(wanted.stationId, place, covers)}${spacing?.suffix ?? ''}`
+    const variant = wanted.variant ? `:${wanted.variant.id}` : ''
+    const id = `${coveringId(wanted.stationId, place, covers)}${variant}${spacing?.suffix ?? ''}`
     const here: PlannedHere = { id, set, spacingHz: spacing?.hz ?? null, chains }
     return {
       id,
       stationId: wanted.stationId,
       set,
       covers,
+      variant: wanted.variant ?? null,
       band,
       channel,
       setting: { level, spacingHz: spacing?.hz ?? null },

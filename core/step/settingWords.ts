@@ -10,12 +10,14 @@ export function settingWords({ work, setting, band }: Pick<Step, 'work' | 'setti
 }
 
 /** Where a step is read, short: frequency and setting, the band, or the set as a whole. */
-export function placeWords(step: Pick<Step, 'covers' | 'channel' | 'work' | 'setting' | 'band'>): string {
+export function placeWords(
+  step: Pick<Step, 'covers' | 'variant' | 'channel' | 'work' | 'setting' | 'band'>,
+): string {
   switch (step.covers) {
     case 'channel':
       return `${printMhz(step.channel.frequencyHz)}, ${settingWords(step)}`
     case 'band':
-      return step.band.name
+      return [step.band.name, ...(step.variant ? [step.variant.title] : [])].join(', ')
     case 'set':
       return 'the whole set'
   }

@@ -36,6 +36,12 @@ export interface StepSetting {
 /** What a step is about: one channel, a band with all its channels, or the set as a whole. */
 export type StepCover = 'channel' | 'band' | 'set'
 
+/** One of several things of a kind: an antenna of a set. */
+export interface StepVariant {
+  id: string
+  title: string
+}
+
 /** One step of the run: one frequency, one setting, one chain a role. */
 export interface Step {
   /** Stable across planning: station, band, channel and level. */
@@ -43,6 +49,8 @@ export interface Step {
   stationId: string
   set: RadioSet
   covers: StepCover
+  /** Which of several things of one kind it is about, each with steps of its own; null where there is one. */
+  variant: StepVariant | null
   /** Of a step on the set as a whole: its first, for whoever needs one. */
   band: Band
   channel: Channel

@@ -16,6 +16,7 @@ export {
   type SimulatedLine,
   type SimulatedTone,
 } from './simulatedRecording'
+export { type SimulatedAntenna, simulatedSweep } from './simulatedAntenna'
 export { simulatedDischarge, type SimulatedPack } from './simulatedDischarge'
 export { simulatedMeterLog } from './simulatedMeterLog'
 export {

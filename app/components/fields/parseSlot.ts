@@ -5,6 +5,7 @@ import {
   type LevelUnit,
   parseFigure,
   parseLevel,
+  parseMatch,
   type ParseRefusal,
   printDbm,
   printDbmAsWatts,
@@ -32,7 +33,7 @@ export function parseSlot(slot: Slot, text: string, bareUnit: LevelUnit): Parsed
     }
     case 'figure': {
       const { unit } = slot.field
-      const read = parseFigure(text, slot.field)
+      const read = unit === 'VSWR' ? parseMatch(text) : parseFigure(text, slot.field)
       if (!read.ok) return read
       return { ok: true, read: seenTyped(read, unit), preview: figurePreview(read, slot.field) }
     }

@@ -1,3 +1,4 @@
+import { takeAntenna } from './antenna'
 import { takeBattery } from './battery'
 import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
@@ -18,6 +19,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeSupply,
   takeHearing,
   takeBattery,
+  takeAntenna,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */
