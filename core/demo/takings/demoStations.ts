@@ -1,15 +1,23 @@
 import type { Review } from '../../review'
-import { BATTERY_ID, OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
+import { ANTENNA_ID, BATTERY_ID, OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
+import { DEMO_ANTENNAS } from './antenna'
 import { DEMO_BATTERY_MEMO } from './battery'
 import { DEMO_GEOMETRY } from './offAir'
 
 /** Stations the demo’s review wants beyond those every review has. */
-export const DEMO_ALSO_STATIONS: readonly string[] = [POWER_OVER_TIME_ID, OFF_AIR_ID, TWO_TONE_ID, BATTERY_ID]
+export const DEMO_ALSO_STATIONS: readonly string[] = [
+  POWER_OVER_TIME_ID,
+  OFF_AIR_ID,
+  TWO_TONE_ID,
+  BATTERY_ID,
+  ANTENNA_ID,
+]
 
 /** What stations keep in the demo’s review. */
 export function demoMemos(): Review['memos'] {
   return {
     [OFF_AIR_ID]: { common: { geometry: DEMO_GEOMETRY }, bySet: {} },
     [BATTERY_ID]: { common: DEMO_BATTERY_MEMO, bySet: {} },
+    [ANTENNA_ID]: { common: null, bySet: { ...DEMO_ANTENNAS } },
   }
 }

@@ -45,6 +45,7 @@ describe('the run', () => {
       'neighbour',
       'strong-signals',
       'battery',
+      'antenna',
     ])
   })
 
