@@ -68,6 +68,7 @@ export function buildChargeSharesOption({
         at === STATES.length - 1
           ? {
               show: true,
+              opacity: 1,
               position: 'right',
               color: palette.ink,
               fontWeight: 700,

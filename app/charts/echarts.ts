@@ -1,4 +1,4 @@
-import { LineChart, ScatterChart } from 'echarts/charts'
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import {
   GridComponent,
   LegendComponent,
@@ -10,6 +10,7 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 
 use([
+  BarChart,
   LineChart,
   ScatterChart,
   GridComponent,

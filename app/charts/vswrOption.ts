@@ -108,7 +108,7 @@ function sweepSeries(
           itemStyle: { color: palette.insideWash, opacity: 0.7 },
           label: {
             show: true,
-            position: 'insideTop',
+            position: 'insideBottom',
             color: palette.ink3,
             fontSize: 12,
             formatter: 'its label',
@@ -125,6 +125,8 @@ function sweepSeries(
 }
 
 function channelSeries({ name, here, channels }: DrawnMatch, palette: ChartPalette) {
+  const worst = Math.max(...channels.map(([, vswr]) => vswr))
+  const worded = channels.findIndex(([, vswr]) => vswr === worst)
   return {
     type: 'scatter',
     name,
@@ -136,7 +138,8 @@ function channelSeries({ name, here, channels }: DrawnMatch, palette: ChartPalet
       position: 'top',
       color: palette.ink2,
       fontSize: 12,
-      formatter: ({ dataIndex }: { dataIndex: number }) => printVswr(channels[dataIndex]![1]),
+      formatter: ({ dataIndex }: { dataIndex: number }) =>
+        dataIndex === worded ? printVswr(channels[dataIndex]![1]) : '',
     },
     data: channels.map(drawn),
   }

@@ -4,6 +4,7 @@ import {
   printHz,
   printNumber,
   printRange,
+  printSignificant,
   printSigned,
   printVswr,
   printWatts,
@@ -44,6 +45,13 @@ function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
       return printAmperes(value)
     case 'VSWR':
       return printVswr(value)
+    case 'h':
+    case '%':
+    case 'g':
+    case 'cm³':
+    case 'Wh/kg':
+    case 'Wh/l':
+      return `${printSignificant(value, 3)}${UNIT_SPACE}${unit}`
     default:
       return `${printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`
   }

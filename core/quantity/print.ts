@@ -149,10 +149,17 @@ export function printHz(valueHz: number | null | undefined, significant = 3): st
 export function printMarginIn(margin: number, unit: string): string {
   if (unit === 'dB') return printMargin(margin)
   const size = Math.abs(margin)
-  return unit === 'Hz' ? printHz(size, 2) : `${printNumber(size, size < 10 ? 2 : 1)}${UNIT_SPACE}${unit}`
+  if (unit === 'Hz') return printHz(size, 2)
+  const figure = printNumber(size, size < 10 ? 2 : 1)
+  return bareRatio(unit) === '' ? figure : `${figure}${UNIT_SPACE}${unit}`
+}
+
+/** A standing-wave ratio has no unit that could be said of a difference. */
+function bareRatio(unit: string): string {
+  return unit === 'VSWR' ? '' : unit
 }
 
 /** The half-width of a range in its unit, two significant digits: `±310 Hz`, `±0.12 dB`, `±0.050 V`. */
 export function printHalfWidth(halfWidth: number, unit: string): string {
-  return unit === 'Hz' ? `±${printHz(halfWidth, 2)}` : printPlusMinus(halfWidth, unit)
+  return unit === 'Hz' ? `±${printHz(halfWidth, 2)}` : printPlusMinus(halfWidth, bareRatio(unit))
 }

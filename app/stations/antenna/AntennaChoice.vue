@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { removeSteps } from '#core/review'
+import { printFrequencyShort, printVswr } from '#core/quantity'
 import { type Antenna, ANTENNA_ID, antennaAt, type AntennaKind, antennasOf } from '#core/station'
 import type { StationPart } from '~/stations'
 
@@ -14,6 +15,15 @@ const KINDS: { value: AntennaKind; title: string }[] = [
   { value: 'other', title: 'another one' },
   { value: 'control', title: 'the control radio’s' },
 ]
+
+const words = computed(() => {
+  const { held, labelHz, labelVswr } = antenna.value!
+  const range = labelHz
+    ? `${printFrequencyShort(labelHz[0])} to ${printFrequencyShort(labelHz[1])}`
+    : 'no range'
+  const promised = labelVswr === null ? '' : `, ${printVswr(labelVswr)}`
+  return `${held || 'say how it is held, and over what'}; its label says ${range}${promised}`
+})
 
 function keepAll(label: string, next: readonly Antenna[]): void {
   store.change(label, draft => {
@@ -64,7 +74,10 @@ function remove(): void {
 </script>
 
 <template>
-  <section v-if="antenna" class="sheet antenna" aria-label="Which antenna, and how it is held">
+  <details v-if="antenna" class="sheet antenna" :open="antenna.held === '' || undefined">
+    <summary>
+      {{ antenna.name || 'Unnamed' }} antenna <span class="small quiet">{{ words }}</span>
+    </summary>
     <div class="row">
       <CommitField
         :model-value="antenna.name"
@@ -92,7 +105,8 @@ function remove(): void {
     <div class="row">
       <NumberField
         :model-value="antenna.labelHz?.[0] ?? null"
-        label="Label: from"
+        label="Label from"
+        class="label"
         frequency
         optional
         dense
@@ -102,7 +116,8 @@ function remove(): void {
       />
       <NumberField
         :model-value="antenna.labelHz?.[1] ?? null"
-        label="to"
+        label="Label to"
+        class="label"
         frequency
         optional
         dense
@@ -112,6 +127,7 @@ function remove(): void {
       <NumberField
         :model-value="antenna.labelVswr"
         label="VSWR at most"
+        class="label"
         unit=":1"
         :min="1"
         :max="100"
@@ -128,16 +144,19 @@ function remove(): void {
         >Remove this one</VBtn
       >
     </div>
-  </section>
+  </details>
 </template>
 
 <style scoped>
 .antenna {
-  padding: 10px 14px;
-  display: grid;
-  gap: 10px;
+  padding: 8px 14px;
+}
+.antenna summary {
+  cursor: pointer;
+  font-weight: 600;
 }
 .row {
+  margin-top: 10px;
   gap: 10px;
   align-items: center;
 }
@@ -147,5 +166,9 @@ function remove(): void {
 }
 .held {
   flex: 3 1 260px;
+}
+.label {
+  flex: 1 1 120px;
+  max-width: 180px;
 }
 </style>

@@ -8,6 +8,15 @@ const store = useReviewStore()
 const memo = computed(() => (store.context ? batteryMemo(store.context) : null))
 const assumed = computed(() => (store.context ? `± ${ammeterOf(store.context).percent} % assumed` : ''))
 
+const words = computed(() => {
+  const duty = memo.value?.duty
+  const own = duty
+    ? `${duty.transmitPercent} % keyed, ${duty.audioPercent} % receiving`
+    : 'none of your own yet'
+  const ammeter = memo.value?.ammeterPercent ?? null
+  return `${own}; ammeter ${ammeter === null ? assumed.value : `within ± ${ammeter} %`}`
+})
+
 function keep(label: string, change: Partial<BatteryMemo>): void {
   const now = memo.value
   if (!now) return
@@ -24,50 +33,62 @@ function keepShare(share: 'transmitPercent' | 'audioPercent', value: number | nu
 </script>
 
 <template>
-  <section v-if="memo" class="sheet row own" aria-label="Own duty and ammeter">
-    <NumberField
-      :model-value="memo.duty?.transmitPercent ?? null"
-      label="Own duty: keyed"
-      unit="%"
-      :min="0"
-      :max="100"
-      optional
-      dense
-      :disabled="store.readOnly"
-      @update:model-value="keepShare('transmitPercent', $event)"
-    />
-    <NumberField
-      :model-value="memo.duty?.audioPercent ?? null"
-      label="Receiving"
-      unit="%"
-      :min="0"
-      :max="100"
-      optional
-      dense
-      :disabled="store.readOnly"
-      @update:model-value="keepShare('audioPercent', $event)"
-    />
-    <NumberField
-      :model-value="memo.ammeterPercent"
-      label="Ammeter reads within ±"
-      unit="%"
-      :min="0"
-      :max="50"
-      optional
-      dense
-      :empty-words="assumed"
-      :disabled="store.readOnly"
-      @update:model-value="keep('how well the ammeter reads', { ammeterPercent: $event })"
-    />
-  </section>
+  <details v-if="memo" class="sheet own">
+    <summary>
+      Own duty and ammeter <span class="small quiet">{{ words }}</span>
+    </summary>
+    <div class="row fields">
+      <NumberField
+        :model-value="memo.duty?.transmitPercent ?? null"
+        label="Own duty: keyed"
+        unit="%"
+        :min="0"
+        :max="100"
+        optional
+        dense
+        :disabled="store.readOnly"
+        @update:model-value="keepShare('transmitPercent', $event)"
+      />
+      <NumberField
+        :model-value="memo.duty?.audioPercent ?? null"
+        label="Receiving"
+        unit="%"
+        :min="0"
+        :max="100"
+        optional
+        dense
+        :disabled="store.readOnly"
+        @update:model-value="keepShare('audioPercent', $event)"
+      />
+      <NumberField
+        :model-value="memo.ammeterPercent"
+        label="Ammeter reads within ±"
+        unit="%"
+        :min="0"
+        :max="50"
+        optional
+        dense
+        :empty-words="assumed"
+        :disabled="store.readOnly"
+        @update:model-value="keep('how well the ammeter reads', { ammeterPercent: $event })"
+      />
+    </div>
+  </details>
 </template>
 
 <style scoped>
 .own {
-  padding: 10px 14px;
+  padding: 8px 14px;
+}
+.own summary {
+  cursor: pointer;
+  font-weight: 600;
+}
+.fields {
+  margin-top: 10px;
   gap: 12px;
 }
-.own > * {
+.fields > * {
   flex: 1 1 150px;
   max-width: 240px;
 }

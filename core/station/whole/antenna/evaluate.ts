@@ -133,7 +133,7 @@ function labelWords(verdict: Verdict, limit: number, isPromised: boolean): strin
     case 'inside':
       return `Within ${whose}`
     case 'outside':
-      return `Above ${whose} by ${marginWords(verdict).replace(/\s*VSWR$/, '')}`
+      return `Above ${whose} by ${marginWords(verdict)}`
     default:
       return `Can’t tell from ${whose}`
   }

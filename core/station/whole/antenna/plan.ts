@@ -9,7 +9,7 @@ const MATCH: FieldSpec = {
   unit: 'VSWR',
   min: 1,
   max: 1e6,
-  placeholder: '1.5, 14 dB or 5/0.2 W',
+  placeholder: 'VSWR or dB',
 }
 const FREQUENCY: FieldSpec = {
   as: 'figure',
@@ -35,7 +35,7 @@ export function planAntenna(set: RadioSet, context: Context): Step[] {
       durationS: 240,
       slots: place => slotsOf(place),
       instruction:
-        'Read the match at each channel, or bring in a sweep (.s1p). Held as in use: a hand-held antenna takes the body for its other half.',
+        'Read the match at each channel: VSWR, return loss, or forward and reflected power (5/0.2 W); or bring in a sweep (.s1p). Held as in use: a hand-held antenna takes the body for its other half.',
       radioSettings: [{ id: 'held', words: heldWords(antenna) }],
       cautions: CAUTIONS,
     }),
