@@ -68,6 +68,10 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     beside: lazy(() => import('./sensitivity/OnFrequency.vue')),
     actions: lazy(() => import('./sensitivity/AudioActions.vue')),
   },
+  audio: {
+    drawing: lazy(() => import('./audio/ResponseDrawing.vue')),
+    actions: lazy(() => import('./audio/VoltsActions.vue')),
+  },
   squelch: { drawing: lazy(() => import('./squelch/SquelchLadder.vue')) },
   neighbour: {
     before: lazy(() => import('./sensitivity/SinadNow.vue')),

@@ -20,6 +20,10 @@ export interface HeardStretch {
   sinadDb: number | null
   standardUncertaintyDb: number
   toneHz: number | null
+  /** Power of all of it through the filter, full scale 1. */
+  totalPower: number
+  /** rms of the harmonics against the tone’s; null where there is no tone. */
+  distortion: number | null
   doubts: string[]
 }
 
@@ -81,6 +85,15 @@ async function hashOf(file: File): Promise<string> {
   return hash.digest('hex')
 }
 
+function meanOf(values: readonly number[]): number {
+  return values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length)
+}
+
+function distortionOf(blocks: SinadStretch['blocks']): number | null {
+  const known = blocks.flatMap(({ parts }) => (parts ? [parts.distortion] : []))
+  return known.length > 0 ? meanOf(known) : null
+}
+
 function heardOf({ fromS, toS, blocks, mean }: SinadStretch): HeardStretch {
   const doubts = blocks.flatMap(block => block.doubts.map(blockDoubtWords))
   return {
@@ -89,6 +102,8 @@ function heardOf({ fromS, toS, blocks, mean }: SinadStretch): HeardStretch {
     sinadDb: mean?.sinadDb ?? null,
     standardUncertaintyDb: mean?.standardUncertaintyDb ?? 0,
     toneHz: mean?.toneHz ?? null,
+    totalPower: meanOf(blocks.map(block => block.totalPower)),
+    distortion: distortionOf(blocks),
     doubts: [...new Set(doubts)],
   }
 }

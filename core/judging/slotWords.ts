@@ -3,6 +3,7 @@ import {
   printHalfWidth,
   printHz,
   printNumber,
+  printOhm,
   printRange,
   printSignificant,
   printSigned,
@@ -45,6 +46,8 @@ function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
       return printAmperes(value)
     case 'VSWR':
       return printVswr(value)
+    case 'Ω':
+      return printOhm(value)
     case 'h':
     case '%':
     case 'g':

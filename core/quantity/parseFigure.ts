@@ -1,5 +1,5 @@
 import { MINUS, printHz, printNumber, printSigned, UNIT_SPACE } from './print'
-import { printAmperes, printVswr } from './printQuantity'
+import { printAmperes, printOhm, printVswr } from './printQuantity'
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
 import type { FigureUnit } from './units'
@@ -44,6 +44,7 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
   'Wh/kg': { 'wh/kg': 1 },
   'Wh/l': { 'wh/l': 1 },
   VSWR: { vswr: 1, ':1': 1 },
+  Ω: { ω: 1, ohm: 1, ohms: 1, kω: 1e3 },
 }
 
 /**
@@ -95,6 +96,7 @@ export function printFigure(value: number, unit: FigureUnit): string {
     return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)
   if (unit === 'A') return printAmperes(value)
   if (unit === 'VSWR') return printVswr(value)
+  if (unit === 'Ω') return printOhm(value)
   return `${unit === 'dB' || unit === 'dBm' ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`.replace(
     '-',
     MINUS,

@@ -8,6 +8,9 @@ export {
 export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './recordingUse'
 export { type Coaching, type ProposedLevel } from './coaching'
 export { checkMemos } from './checkMemos'
+export { AUDIO_ID, RESPONSE_HZ } from './receive/audio/plan'
+export { keptVolts, likelySlot, type RecordedVolts, voltsOf } from './receive/audio/fromRecording'
+export { deEmphasisDb } from './receive/audio/deEmphasis'
 export { AUDIO, GENERATOR, INTERFERER } from './receive/paths'
 export {
   DE_EMPHASES_US,

@@ -1,4 +1,5 @@
 import type { Station } from './contract'
+import { audioStation } from './receive/audio/station'
 import { neighbourStation } from './receive/neighbour/station'
 import { sensitivityStation } from './receive/sensitivity/station'
 import { squelchStation } from './receive/squelch/station'
@@ -29,6 +30,7 @@ export const registered: readonly Station[] = [
   squelchStation,
   neighbourStation,
   strongSignalsStation,
+  audioStation,
   batteryStation,
   antennaStation,
   stressStation,

@@ -26,7 +26,7 @@ export interface StepPlan {
   /** What must be ticked before anything is read; nothing by default. */
   interlocks?: (place: StepPlace, here: PlannedHere) => readonly RadioSetting[]
   instruction: string | ((place: StepPlace) => string)
-  radioSettings: readonly RadioSetting[]
+  radioSettings: readonly RadioSetting[] | ((place: StepPlace, here: PlannedHere) => readonly RadioSetting[])
   cautions: readonly string[] | ((place: StepPlace) => readonly string[])
   keyed: { seconds: number } | null
   durationS: number
@@ -90,7 +90,9 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       radioSettings: [
         ...(wanted.perSpacing ? [spacingSetting(place.band)] : []),
         ...(isCold ? [SETTINGS.cold] : []),
-        ...wanted.radioSettings,
+        ...(typeof wanted.radioSettings === 'function'
+          ? wanted.radioSettings(place, here)
+          : wanted.radioSettings),
         ...connected,
       ],
       cautions: [...(typeof wanted.cautions === 'function' ? wanted.cautions(place) : wanted.cautions)],
