@@ -23,6 +23,13 @@ const keepsOut = (ratioDb: number): ReceiverClaim => ({
   unit: 'dB',
 })
 
+const speaks = (powerW: number): ReceiverClaim => ({
+  ...hears(powerW),
+  id: `audio-${powerW}`,
+  kind: 'audio-power',
+  unit: 'W',
+})
+
 /** Chains chosen for carrier power, for harmonics, and for two generators. */
 function through(powerChain: string, harmonicsChain: string): RadioSet['chains'] {
   return {
@@ -121,7 +128,7 @@ const trek: Omit<RadioSet, 'id' | 'sample' | 'serial' | 'chains' | 'supplyNow'> 
   battery: { voltageV: 7.4, capacityAh: 1.8, energyWh: 13.32 },
   bands: [
     twoMetres({ high: watts(5), low: watts(1) }),
-    seventy({ high: watts(5), low: notSaid }, [hears(0.2), keepsOut(60)]),
+    seventy({ high: watts(5), low: notSaid }, [hears(0.2), keepsOut(60), speaks(0.5)]),
   ],
 }
 

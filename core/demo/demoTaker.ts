@@ -172,7 +172,7 @@ export class DemoTaker {
       ...this.placeOf(step, slot),
       text,
       seen: seenFigure(seen),
-      ...readWith(step, seen.unit, this.context),
+      ...readWith(step, seen.unit, this.context, step.slots.find(({ id }) => id === slot)?.role ?? null),
       at: this.now(),
       source:
         curveId === undefined

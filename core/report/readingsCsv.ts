@@ -55,7 +55,7 @@ export function readingsCsv(context: Context): string {
             const tail = reading ? conditionsOf(reading, context) : []
             return judgementsOf(result).map(judged => [
               ...place,
-              ...(reading ? seenOf(reading, result) : []),
+              ...(reading ? seenOf(reading, result) : NOTHING_SEEN),
               ...judgedCells(judged),
               ...tail,
             ])
@@ -77,6 +77,9 @@ function placeOf(step: Step, { slot }: SlotResult): CsvCell[] {
       return ['', null, '', slot.label, null]
   }
 }
+
+/** As many cells as a reading fills. */
+const NOTHING_SEEN: CsvCell[] = ['', '', '', '', '', '', '']
 
 function seenOf(reading: Reading, { slot, found }: SlotResult): CsvCell[] {
   const { seen } = reading

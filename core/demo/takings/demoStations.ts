@@ -1,5 +1,5 @@
 import type { Review } from '../../review'
-import { ANTENNA_ID, BATTERY_ID, OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
+import { ANTENNA_ID, AUDIO_ID, BATTERY_ID, OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
 import { DEMO_ANTENNAS } from './antenna'
 import { DEMO_BATTERY_MEMO } from './battery'
 import { DEMO_GEOMETRY } from './offAir'
@@ -9,6 +9,7 @@ export const DEMO_ALSO_STATIONS: readonly string[] = [
   POWER_OVER_TIME_ID,
   OFF_AIR_ID,
   TWO_TONE_ID,
+  AUDIO_ID,
   BATTERY_ID,
   ANTENNA_ID,
 ]

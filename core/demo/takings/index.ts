@@ -1,3 +1,4 @@
+import { takeAudio } from './audio'
 import { takeAntenna } from './antenna'
 import { takeBattery } from './battery'
 import { takeHearing } from './hearing'
@@ -18,6 +19,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeTwoTone,
   takeSupply,
   takeHearing,
+  takeAudio,
   takeBattery,
   takeAntenna,
 ]

@@ -44,6 +44,7 @@ describe('the run', () => {
       'squelch',
       'neighbour',
       'strong-signals',
+      'audio',
       'battery',
       'antenna',
     ])
