@@ -31,11 +31,8 @@ export interface Verdict {
   perStripDb: number
 }
 
-/** A verdict that rests on no number. */
-export function verdictWithout(
-  state: 'not-covered' | 'no-figure' | 'observation',
-  why: string | null,
-): Verdict {
+/** A verdict that rests on no number: nothing decided, or a plain check that was seen to hold or not. */
+export function verdictWithout(state: Exclude<VerdictState, 'too-close'>, why: string | null): Verdict {
   return {
     state,
     unit: 'dB',

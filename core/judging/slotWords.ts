@@ -34,6 +34,8 @@ export function valueWords({ found }: Pick<SlotResult, 'found'>): string {
 
 function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
   switch (unit) {
+    case 'words':
+      return ''
     case 'mark':
       return value ? 'done' : 'not done'
     case 'Hz':

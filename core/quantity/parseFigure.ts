@@ -35,6 +35,7 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
   m: { m: 1, cm: 0.01 },
   s: { s: 1, ms: 1e-3, min: 60 },
   mark: {},
+  words: {},
   h: { h: 1, min: 1 / 60, s: 1 / 3600 },
   Ah: { ah: 1, mah: 1e-3 },
   Wh: { wh: 1, mwh: 1e-3, kwh: 1e3 },
@@ -53,6 +54,7 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
  */
 export function parseFigure(text: string, options: ParseFigureOptions): FigureRead | ParseRefusal {
   const trimmed = text.trim()
+  if (options.unit === 'words') return parseWords(trimmed)
   const isUpperBound = trimmed.startsWith('<') || trimmed.startsWith('≤')
   const body = isUpperBound ? trimmed.slice(1) : trimmed
   const number = readNumber(body)
@@ -80,6 +82,15 @@ export function parseFigure(text: string, options: ParseFigureOptions): FigureRe
   return { ok: true, value, resolution: number.lastDigit * Math.abs(scale), isUpperBound }
 }
 
+/** Longest words a field takes, characters. */
+const LONGEST_WORDS = 400
+
+function parseWords(text: string): FigureRead | ParseRefusal {
+  if (text === '') return refuse('Nothing typed yet.')
+  if (text.length > LONGEST_WORDS) return refuse(`That is longer than ${LONGEST_WORDS} characters.`)
+  return { ok: true, value: 1, resolution: 0, isUpperBound: false }
+}
+
 function scaleOf(
   unitText: string,
   { options, counted }: { options: ParseFigureOptions; counted: boolean },
@@ -91,6 +102,7 @@ function scaleOf(
 
 /** A figure with its unit, as it is shown before it is kept. */
 export function printFigure(value: number, unit: FigureUnit): string {
+  if (unit === 'words') return 'written down'
   if (unit === 'mark') return value ? 'done' : 'not done'
   if (unit === 'Hz')
     return Math.abs(value) >= 1e7 ? `${printNumber(value / 1e6, 6)}${UNIT_SPACE}MHz` : printHz(value, 4)

@@ -1,7 +1,10 @@
-/** Units of figures that are no level at an instrument. `mark`: something done, 1, or not, 0. */
+/**
+ * Units of figures that are no level at an instrument. `mark`: something done, 1, or not, 0. `words`: something
+ * written down, 1; what it says is the text of its reading.
+ */
 export const FIGURE_UNITS = [
   ...(['Hz', 'W', 'V', 'A', '°C', 'dB', 'dBm', 'm', 's', 'mark'] as const),
-  ...(['h', 'Ah', 'Wh', '%', 'g', 'cm³', 'Wh/kg', 'Wh/l', 'VSWR', 'Ω'] as const),
+  ...(['h', 'Ah', 'Wh', '%', 'g', 'cm³', 'Wh/kg', 'Wh/l', 'VSWR', 'Ω', 'words'] as const),
 ] as const
 /** A unit a station’s figure may be in. */
 export type FigureUnit = (typeof FIGURE_UNITS)[number]

@@ -34,6 +34,20 @@ export function checkBatteryLabel(label: BatteryLabel): BatteryLabelCheck {
       }
 }
 
+const LABEL_FIGURE = /(\d+(?:[.,]\d+)?)\s*(mAh|Ah|mWh|Wh|V)(?![a-z])/gi
+
+/** A label as it is printed, its figures told apart by their units: `7.4 V 1800 mAh 13.32 Wh`. */
+export function readBatteryLabel(text: string): BatteryLabel {
+  const label: BatteryLabel = { voltageV: null, capacityAh: null, energyWh: null }
+  for (const [, digits = '', unit = ''] of text.matchAll(LABEL_FIGURE)) {
+    const value = Number(digits.replace(',', '.')) * (unit.startsWith('m') ? 1e-3 : 1)
+    if (/ah$/i.test(unit)) label.capacityAh ??= value
+    else if (/wh$/i.test(unit)) label.energyWh ??= value
+    else label.voltageV ??= value
+  }
+  return label
+}
+
 function decimals(value: number): number {
   return Math.min(3, Math.max(1, (String(value).split('.')[1] ?? '').length))
 }

@@ -51,7 +51,7 @@ export {
   newChannel,
   newLevel,
 } from './newReview'
-export { checkBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
+export { checkBatteryLabel, readBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
 export { setName, setShortName, highestClaimW, fewNames } from './setNames'
 export {
   currentReadings,

@@ -71,5 +71,8 @@ export { ammeterOf, BATTERY_ID, type BatteryMemo, batteryMemo } from './whole/ba
 export { capacityFromLog, dischargeCurve } from './whole/battery/fromLog'
 export { chargeShares } from './whole/battery/shares'
 export { simulatedPackLog } from './whole/battery/simulatedPack'
+export { FIRMWARE_ID } from './whole/firmware/plan'
+export { type RangePart, whoMayUse } from './whole/firmware/whoMay'
+export { LABELS_ID } from './whole/labels/plan'
 export { STRESS_ID, stressConsent, type StressConsent } from './whole/stress/plan'
 export { powerChange, type PowerChange } from './whole/stress/evaluate'

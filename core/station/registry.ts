@@ -14,6 +14,8 @@ import { powerOverTimeStation } from './transmit/power-over-time/station'
 import { twoToneStation } from './transmit/two-tone/station'
 import { antennaStation } from './whole/antenna/station'
 import { batteryStation } from './whole/battery/station'
+import { firmwareStation } from './whole/firmware/station'
+import { labelsStation } from './whole/labels/station'
 import { stressStation } from './whole/stress/station'
 
 /** Every station: the one place that lists them. The order of work follows from `order`. */
@@ -33,5 +35,7 @@ export const registered: readonly Station[] = [
   audioStation,
   batteryStation,
   antennaStation,
+  labelsStation,
+  firmwareStation,
   stressStation,
 ]
