@@ -35,6 +35,7 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
   m: { m: 1, cm: 0.01 },
   s: { s: 1, ms: 1e-3, min: 60 },
   mark: {},
+  bars: { bars: 1, bar: 1 },
   words: {},
   h: { h: 1, min: 1 / 60, s: 1 / 3600 },
   Ah: { ah: 1, mah: 1e-3 },

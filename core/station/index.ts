@@ -71,6 +71,8 @@ export { ammeterOf, BATTERY_ID, type BatteryMemo, batteryMemo } from './whole/ba
 export { capacityFromLog, dischargeCurve } from './whole/battery/fromLog'
 export { chargeShares } from './whole/battery/shares'
 export { simulatedPackLog } from './whole/battery/simulatedPack'
+export { DISPLAY_ID } from './whole/display/plan'
+export { sNineDbm } from './whole/display/evaluate'
 export { FIRMWARE_ID } from './whole/firmware/plan'
 export { type RangePart, whoMayUse } from './whole/firmware/whoMay'
 export { LABELS_ID } from './whole/labels/plan'

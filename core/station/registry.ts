@@ -14,6 +14,7 @@ import { powerOverTimeStation } from './transmit/power-over-time/station'
 import { twoToneStation } from './transmit/two-tone/station'
 import { antennaStation } from './whole/antenna/station'
 import { batteryStation } from './whole/battery/station'
+import { displayStation } from './whole/display/station'
 import { firmwareStation } from './whole/firmware/station'
 import { labelsStation } from './whole/labels/station'
 import { stressStation } from './whole/stress/station'
@@ -37,5 +38,6 @@ export const registered: readonly Station[] = [
   antennaStation,
   labelsStation,
   firmwareStation,
+  displayStation,
   stressStation,
 ]

@@ -19,6 +19,6 @@ export function placeWords(
     case 'band':
       return [step.band.name, ...(step.variant ? [step.variant.title] : [])].join(', ')
     case 'set':
-      return 'the whole set'
+      return ['the whole set', ...(step.variant ? [step.variant.title] : [])].join(', ')
   }
 }

@@ -1,5 +1,15 @@
 import type { Review } from '../../review'
-import { ANTENNA_ID, AUDIO_ID, BATTERY_ID, OFF_AIR_ID, POWER_OVER_TIME_ID, TWO_TONE_ID } from '../../station'
+import {
+  ANTENNA_ID,
+  AUDIO_ID,
+  BATTERY_ID,
+  DISPLAY_ID,
+  FIRMWARE_ID,
+  LABELS_ID,
+  OFF_AIR_ID,
+  POWER_OVER_TIME_ID,
+  TWO_TONE_ID,
+} from '../../station'
 import { DEMO_ANTENNAS } from './antenna'
 import { DEMO_BATTERY_MEMO } from './battery'
 import { DEMO_GEOMETRY } from './offAir'
@@ -12,6 +22,9 @@ export const DEMO_ALSO_STATIONS: readonly string[] = [
   AUDIO_ID,
   BATTERY_ID,
   ANTENNA_ID,
+  LABELS_ID,
+  FIRMWARE_ID,
+  DISPLAY_ID,
 ]
 
 /** What stations keep in the demo’s review. */

@@ -38,7 +38,7 @@ const TRUTH: Readonly<Record<string, HearingTruth>> = {
 }
 
 /** Losses of the demo's paths, dB: the cable alone, and cable, combiner and pad. */
-const ALONE_DB = 0.6
+export const ALONE_DB = 0.6
 const TOGETHER_DB = 16.7
 
 /** SINAD of the invented receiver at a level at its socket, dB: clicks below the threshold, distortion above. */

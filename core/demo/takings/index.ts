@@ -4,6 +4,7 @@ import { takeBattery } from './battery'
 import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
 import { takeOffAir } from './offAir'
+import { takePapers } from './papers'
 import { takePowerAndHarmonics, takeSsbPower } from './powerAndHarmonics'
 import { takePowerOverTime } from './powerOverTime'
 import { takeSupply, takeTwoTone } from './sidebandAndSupply'
@@ -22,6 +23,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeAudio,
   takeBattery,
   takeAntenna,
+  takePapers,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */

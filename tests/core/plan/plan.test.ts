@@ -45,8 +45,11 @@ describe('the run', () => {
       'neighbour',
       'strong-signals',
       'audio',
+      'labels',
+      'firmware',
       'battery',
       'antenna',
+      'display',
     ])
   })
 

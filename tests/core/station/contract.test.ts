@@ -42,6 +42,8 @@ describe('the station contract, for every station', () => {
     (_id, station) => {
       for (const set of context.review.sets) {
         const steps = station.plan(set, context)
+        const played = new Set(steps.flatMap(({ chains }) => Object.keys(chains)))
+        if (steps.length > 0) expect([...played].sort()).toEqual(Object.keys(station.roles).sort())
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)
         for (const step of steps) {
           const result = station.evaluate(step, context)
@@ -49,7 +51,8 @@ describe('the station contract, for every station', () => {
           expect(structuredClone(spelled)).toEqual(spelled)
           expect(spelledOut(result)).toEqual(spelled)
           expect(step.keyed?.seconds ?? 0).toBeLessThanOrEqual(step.durationS)
-          expect(Object.keys(step.chains)).toEqual(Object.keys(station.roles))
+          // A step may do without a role of its station; none has one that its station has not.
+          for (const role of Object.keys(step.chains)) expect(station.roles).toHaveProperty(role)
           for (const slotResult of result.slots) holds(slotResult, station)
         }
       }

@@ -74,7 +74,7 @@ function whoResult(step: Step, slot: Slot, context: Context): SlotResult {
     slot,
     state: 'read',
     reading: figureIn(step, { id: `to-${n}` }, context),
-    verdict: verdictWithout('observation', null),
+    verdict: verdictWithout('observation', 'By the bands of service of the rulebooks.'),
     words: summaryOf(parts, unknown),
     notes: [
       ...parts.map(partWords),

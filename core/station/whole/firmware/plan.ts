@@ -32,7 +32,7 @@ export function planFirmware(set: RadioSet, context: Context): Step[] {
     durationS: 600,
     slots: slotsOf,
     instruction:
-      'Note version and lock state before anything is changed. Find the ends of each range by keying shortly into a load, lowest power.',
+      'Note version and lock state before anything is changed. Find the ends of each range by keying shortly into a load, lowest power. To compare harmonics of two firmwares, add the same unit as a second sample.',
     radioSettings: [{ id: 'load', words: 'Load on the socket, nothing radiates' }],
     cautions: [
       'A change of firmware may brick the set, void its approval and change what is lawful with it. Only the owner decides.',
