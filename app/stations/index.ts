@@ -72,6 +72,7 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     drawing: lazy(() => import('./audio/ResponseDrawing.vue')),
     actions: lazy(() => import('./audio/VoltsActions.vue')),
   },
+  reach: { before: lazy(() => import('./reach/ReachSignals.vue')) },
   squelch: { drawing: lazy(() => import('./squelch/SquelchLadder.vue')) },
   neighbour: {
     before: lazy(() => import('./sensitivity/SinadNow.vue')),

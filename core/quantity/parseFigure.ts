@@ -36,6 +36,7 @@ const SCALES: Record<FigureUnit, Record<string, number>> = {
   s: { s: 1, ms: 1e-3, min: 60 },
   mark: {},
   bars: { bars: 1, bar: 1 },
+  'of 3': { 'of 3': 1, '/3': 1 },
   words: {},
   h: { h: 1, min: 1 / 60, s: 1 / 3600 },
   Ah: { ah: 1, mah: 1e-3 },

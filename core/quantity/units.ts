@@ -4,7 +4,7 @@
  */
 export const FIGURE_UNITS = [
   ...(['Hz', 'W', 'V', 'A', '°C', 'dB', 'dBm', 'm', 's', 'mark'] as const),
-  ...(['h', 'Ah', 'Wh', '%', 'g', 'cm³', 'Wh/kg', 'Wh/l', 'VSWR', 'Ω', 'bars', 'words'] as const),
+  ...(['h', 'Ah', 'Wh', '%', 'g', 'cm³', 'Wh/kg', 'Wh/l', 'VSWR', 'Ω', 'bars', 'of 3', 'words'] as const),
 ] as const
 /** A unit a station’s figure may be in. */
 export type FigureUnit = (typeof FIGURE_UNITS)[number]

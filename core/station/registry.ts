@@ -1,6 +1,7 @@
 import type { Station } from './contract'
 import { audioStation } from './receive/audio/station'
 import { neighbourStation } from './receive/neighbour/station'
+import { reachStation } from './receive/reach/station'
 import { sensitivityStation } from './receive/sensitivity/station'
 import { squelchStation } from './receive/squelch/station'
 import { strongSignalsStation } from './receive/strong-signals/station'
@@ -34,6 +35,7 @@ export const registered: readonly Station[] = [
   neighbourStation,
   strongSignalsStation,
   audioStation,
+  reachStation,
   batteryStation,
   antennaStation,
   labelsStation,

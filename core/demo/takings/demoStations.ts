@@ -8,11 +8,13 @@ import {
   LABELS_ID,
   OFF_AIR_ID,
   POWER_OVER_TIME_ID,
+  REACH_ID,
   TWO_TONE_ID,
 } from '../../station'
 import { DEMO_ANTENNAS } from './antenna'
 import { DEMO_BATTERY_MEMO } from './battery'
 import { DEMO_GEOMETRY } from './offAir'
+import { DEMO_REACH_MEMO } from './reach'
 
 /** Stations the demo’s review wants beyond those every review has. */
 export const DEMO_ALSO_STATIONS: readonly string[] = [
@@ -25,12 +27,14 @@ export const DEMO_ALSO_STATIONS: readonly string[] = [
   LABELS_ID,
   FIRMWARE_ID,
   DISPLAY_ID,
+  REACH_ID,
 ]
 
 /** What stations keep in the demo’s review. */
 export function demoMemos(): Review['memos'] {
   return {
     [OFF_AIR_ID]: { common: { geometry: DEMO_GEOMETRY }, bySet: {} },
+    [REACH_ID]: { common: DEMO_REACH_MEMO, bySet: {} },
     [BATTERY_ID]: { common: DEMO_BATTERY_MEMO, bySet: {} },
     [ANTENNA_ID]: { common: null, bySet: { ...DEMO_ANTENNAS } },
   }

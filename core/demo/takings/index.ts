@@ -5,6 +5,7 @@ import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
 import { takeOffAir } from './offAir'
 import { takePapers } from './papers'
+import { takeReach } from './reach'
 import { takePowerAndHarmonics, takeSsbPower } from './powerAndHarmonics'
 import { takePowerOverTime } from './powerOverTime'
 import { takeSupply, takeTwoTone } from './sidebandAndSupply'
@@ -24,6 +25,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeBattery,
   takeAntenna,
   takePapers,
+  takeReach,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */

@@ -45,6 +45,7 @@ describe('the run', () => {
       'neighbour',
       'strong-signals',
       'audio',
+      'reach',
       'labels',
       'firmware',
       'battery',
