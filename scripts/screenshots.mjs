@@ -36,8 +36,8 @@ const VIEWS = [
   ['strong-signals', `${DEMO}/strong-signals?set=trek-a&step=strong-signals:${TARN}`, { over: true }],
   ['findings', `${DEMO}/findings?set=trek-b`, {}],
   ['report', `${DEMO}/report?set=trek-b`, {}],
-  ['tools', 'tools', {}],
-  ['bench-phone', `${DEMO}/bench?set=trek-b`, { viewport: { width: 390, height: 844 } }],
+  ['battery', `${DEMO}/battery?set=trek-a`, {}],
+  ['antenna', `${DEMO}/antenna?set=trek-a`, {}],
 ]
 
 await ensurePackages()
