@@ -20,6 +20,11 @@ export interface SlotRow {
   disabled: boolean
 }
 
+/** Seen to hold or not, with nothing to measure a margin by. */
+function isPlainCheck({ state, margin }: SlotResult['verdict']): boolean {
+  return margin === null && (state === 'inside' || state === 'outside')
+}
+
 /** What the rows are made of. */
 export interface SlotRowsInput {
   slots: readonly SlotResult[]
@@ -70,7 +75,7 @@ export function useSlotRows({ station, step }: StationRun, input: () => SlotRows
         slot.field.as === 'level' ? `${slot.label}, ${printMhzFigure(slot.frequencyHz)} MHz` : slot.label,
       value: slot.field.as === 'mark' ? '' : valueWords(result),
       range: range === '–' ? '' : range,
-      observed: onlyObserved || verdict.state === 'observation',
+      observed: onlyObserved || verdict.state === 'observation' || isPlainCheck(verdict),
       why: verdict.why ?? undefined,
       disabled: store.readOnly || input().locked || missesChain(slot),
     }

@@ -35,7 +35,7 @@ export function valueWords({ found }: Pick<SlotResult, 'found'>): string {
 function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
   switch (unit) {
     case 'of 3':
-      return `${printNumber(value, 0)} of 3`
+      return `${printNumber(value, 0)}${UNIT_SPACE}of${UNIT_SPACE}3`
     case 'bars':
       return `${printNumber(value, Number.isInteger(value) ? 0 : 1)}${UNIT_SPACE}${value === 1 ? 'bar' : 'bars'}`
     case 'words':

@@ -1,21 +1,8 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { steppedWav } from './audioFixtures'
-import { DEMO, focusedName, goTo, openDemoAt, saved, tabTo } from './support'
+import { DEMO, goOver, goTo, openDemoAt, saved } from './support'
 
 const SENSITIVITY = `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`
-
-/** Sees to a going over, with the keyboard alone. */
-async function goOver(page: Page): Promise<void> {
-  await expect(page.getByRole('heading', { name: /Going over to/ })).toBeVisible()
-  const count = await page.locator('section.over input[type=checkbox]').count()
-  await tabTo(page, /Power meter, analyser|Every generator is off/)
-  for (let i = 0; i < count; i++) {
-    await page.keyboard.press('Space')
-    await page.keyboard.press('Tab')
-  }
-  expect(await focusedName(page)).toBe('All seen to: go on')
-  await page.keyboard.press('Enter')
-}
 
 test('a whole receiver by the keyboard: going over, sensitivity with the coach, squelch, neighbour, findings', async ({
   page,

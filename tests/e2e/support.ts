@@ -31,6 +31,19 @@ export async function tabTo(
   throw new Error(`Tab never reached ${String(name)}. It passed: ${seen.join(' | ')}`)
 }
 
+/** Sees to a going over, with the keyboard alone. */
+export async function goOver(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: /Going over to/ })).toBeVisible()
+  const count = await page.locator('section.over input[type=checkbox]').count()
+  await tabTo(page, /Power meter, analyser|Every generator is off/)
+  for (let i = 0; i < count; i++) {
+    await page.keyboard.press('Space')
+    await page.keyboard.press('Tab')
+  }
+  expect(await focusedName(page)).toBe('All seen to: go on')
+  await page.keyboard.press('Enter')
+}
+
 /** Types into the next field of that name and confirms with Enter. */
 export async function tabAndType(page: Page, name: string | RegExp, text: string): Promise<void> {
   await tabTo(page, name)

@@ -9,7 +9,7 @@ const store = useReviewStore()
 const roles = computed(() => {
   const context = store.context
   if (!context) return []
-  const all = Object.entries(run.station.roles)
+  const all = Object.entries(run.station.roles).filter(([role]) => role in step.chains)
   return all.map(([id, role]) => ({
     id,
     chosen: step.chains[id] ?? null,

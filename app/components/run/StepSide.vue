@@ -54,7 +54,12 @@ const budgetOf = computed(() => {
 <template>
   <aside class="side stack" aria-label="Clock, reason and uncertainty">
     <CoachSheet v-if="coaching" :coaching="coaching" />
-    <KeyDownClock v-if="step.work === 'transmits'" :key="step.set.id" :step="step" :unsafe="unsafe" />
+    <KeyDownClock
+      v-if="step.work === 'transmits' && step.keyed"
+      :key="step.set.id"
+      :step="step"
+      :unsafe="unsafe"
+    />
     <slot name="top" />
     <section v-if="open.length" class="sheet panel" data-testid="open-checks">
       <h2>{{ unsafe && step.work === 'transmits' ? 'Do not key up' : 'Take care' }}</h2>

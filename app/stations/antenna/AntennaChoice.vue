@@ -25,6 +25,20 @@ const words = computed(() => {
   return `${held || 'say how it is held, and over what'}; its label says ${range}${promised}`
 })
 
+/** Open where nobody said yet how it is held; from then on as the reader leaves it. */
+const isOpen = ref(false)
+watch(
+  () => `${result.step.set.id}|${antenna.value?.id}`,
+  () => {
+    isOpen.value = antenna.value?.held === ''
+  },
+  { immediate: true },
+)
+
+function keepOpen(event: Event): void {
+  isOpen.value = (event.target as HTMLDetailsElement).open
+}
+
 function keepAll(label: string, next: readonly Antenna[]): void {
   store.change(label, draft => {
     const kept = (draft.memos[ANTENNA_ID] ??= { common: null, bySet: {} })
@@ -74,7 +88,7 @@ function remove(): void {
 </script>
 
 <template>
-  <details v-if="antenna" class="sheet antenna" :open="antenna.held === '' || undefined">
+  <details v-if="antenna" class="sheet antenna" :open="isOpen" @toggle="keepOpen">
     <summary>
       {{ antenna.name || 'Unnamed' }} antenna <span class="small quiet">{{ words }}</span>
     </summary>

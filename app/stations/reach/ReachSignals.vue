@@ -12,6 +12,13 @@ const words = computed(() => {
   return `${memo.value?.place || 'say where'}; ${count} ${count === 1 ? 'signal' : 'signals'}`
 })
 
+/** Open where nobody said yet where; from then on as the reader leaves it. */
+const isOpen = ref(memo.value?.place === '')
+
+function keepOpen(event: Event): void {
+  isOpen.value = (event.target as HTMLDetailsElement).open
+}
+
 function keep(label: string, change: Partial<ReachMemo>): void {
   const now = memo.value
   if (!now) return
@@ -41,7 +48,7 @@ function remove(id: string): void {
 </script>
 
 <template>
-  <details v-if="memo" class="sheet signals" :open="memo.place === '' || undefined">
+  <details v-if="memo" class="sheet signals" :open="isOpen" @toggle="keepOpen">
     <summary>
       Where, and who is listened for <span class="small quiet">{{ words }}</span>
     </summary>

@@ -31,7 +31,7 @@ export function planAntenna(set: RadioSet, context: Context): Step[] {
       variant: { id: antenna.id, title: antenna.name || 'unnamed antenna' },
       channels: 'every',
       level: 'highest',
-      keyed: null,
+      keyed: { seconds: 5 },
       durationS: 240,
       slots: place => slotsOf(place),
       instruction:

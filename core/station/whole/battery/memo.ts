@@ -22,11 +22,11 @@ const percent = Joi.number().min(0).max(100)
 /** What may be kept. */
 export const batteryMemoSchema = Joi.object<BatteryMemo>({
   duty: Joi.object({ transmitPercent: percent.required(), audioPercent: percent.required() })
-    .custom((duty: BatteryDuty) => {
-      if (duty.transmitPercent + duty.audioPercent > 100)
-        throw new Error('the shares come to more than 100 %')
-      return duty
-    })
+    .custom((duty: BatteryDuty, helpers) =>
+      duty.transmitPercent + duty.audioPercent > 100
+        ? helpers.message({ custom: 'the shares come to more than 100 %' })
+        : duty,
+    )
     .allow(null)
     .required(),
   ammeterPercent: Joi.number().min(0).max(50).allow(null).required(),

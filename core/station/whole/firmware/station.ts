@@ -14,6 +14,7 @@ export const firmwareStation: Station = Object.freeze({
   optional: true,
   verdicts: 'observed',
   roles: {},
+  wide: true,
   nothing: 'Nothing is planned yet: put bands and channels on the card.',
   plan: planFirmware,
   checks: () => [],

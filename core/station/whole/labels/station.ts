@@ -14,6 +14,7 @@ export const labelsStation: Station = Object.freeze({
   optional: true,
   verdicts: 'judged',
   roles: {},
+  wide: true,
   nothing: 'Nothing is planned yet: put bands and channels on the card.',
   plan: planLabels,
   checks: () => [],
