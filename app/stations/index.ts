@@ -36,6 +36,7 @@ const lazy = (load: () => Promise<{ default: Component }>) => defineAsyncCompone
 export const stationViews: Readonly<Record<string, StationView>> = {
   'carrier-power': { panel: lazy(() => import('./carrier-power/CarrierPowerPanel.vue')) },
   'power-over-time': {
+    before: lazy(() => import('./power-over-time/MomentDue.vue')),
     drawing: lazy(() => import('./power-over-time/DroopDrawing.vue')),
     actions: lazy(() => import('./power-over-time/LogActions.vue')),
   },

@@ -2,6 +2,14 @@ import { plainWords } from '~/errors/plainWords'
 import type { BenchCheck } from '#core/chain'
 import { usePreferredDark, useStorage } from '@vueuse/core'
 
+/** A key-down that is going on: of which step, since when. */
+export interface KeyedNow {
+  setId: string
+  stepId: string
+  /** Milliseconds of the clock. */
+  since: number
+}
+
 export type NoticeTone = 'plain' | 'problem'
 
 export interface Notice {
@@ -17,6 +25,9 @@ export const useUiStore = defineStore('ui', () => {
   const notice = shallowRef<Notice | null>(null)
   const keysOpen = ref(false)
   const findOpen = ref(false)
+
+  /** A key-down that is going on, for whoever follows the clock. */
+  const keyedNow = shallowRef<KeyedNow | null>(null)
 
   /** Checks of the chain in view at the bench check, for the header's lamps. */
   const benchChecks = shallowRef<BenchCheck[]>([])
@@ -49,5 +60,17 @@ export const useUiStore = defineStore('ui', () => {
     notice.value = null
   }
 
-  return { choice, themeName, notice, keysOpen, findOpen, benchChecks, toggleTheme, say, sayProblem, hush }
+  return {
+    choice,
+    themeName,
+    notice,
+    keysOpen,
+    findOpen,
+    keyedNow,
+    benchChecks,
+    toggleTheme,
+    say,
+    sayProblem,
+    hush,
+  }
 })

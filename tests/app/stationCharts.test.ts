@@ -100,7 +100,7 @@ describe.each([
   it('power over time: every moment, the claim, the usual droop', () => {
     const set = review.sets[0]!
     const station = stationById('power-over-time')
-    const droop = droopOf(station.evaluate(station.plan(set, context)[0]!, context).slots)!
+    const droop = droopOf(station.evaluate(station.plan(set, context)[0]!, context).slots, [])!
     const drawn = buildDroopOption({ palette, droop, claimW: 5, usualDb: 0.3 })
     expect(series(drawn, 'power').data).toHaveLength(14)
     expect(series(drawn, 'power').markLine!.data).toEqual([{ yAxis: 5 }])

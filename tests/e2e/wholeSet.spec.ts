@@ -105,3 +105,16 @@ test('audio: volts across the load come to watts, and a recording without a know
   })
   await expect(page.getByText('Volts need a sound card whose full scale is known')).toBeVisible()
 })
+
+test('power over time follows the clock: the moment that is due is the field in hand', async ({ page }) => {
+  await openDemoAt(page, `${DEMO}/power-over-time?set=c1`)
+  await page.getByRole('button', { name: 'Keyed' }).click()
+  await expect(page.getByTestId('moment-due')).toContainText(/0:00 is (due|next)/)
+  await expect(page.locator('[data-slot=t0] input')).toBeFocused()
+  await page.keyboard.type('4.9')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('moment-due')).toContainText('0:10')
+  await expect(page.locator('[data-slot=t10] input')).toBeFocused()
+  await page.getByRole('button', { name: 'Release' }).click()
+  await expect(page.getByTestId('moment-due')).toBeHidden()
+})

@@ -116,6 +116,7 @@ function toggle(): void {
   }
   keyedSince.value = now.value
   keyedStep.value = step
+  ui.keyedNow = { setId: step.set.id, stepId: step.id, since: now.value }
   limitS.value = allowedS.value
 }
 
@@ -125,6 +126,7 @@ function release(): void {
   const keyed = keyedStep.value
   keyedSince.value = null
   keyedStep.value = null
+  ui.keyedNow = null
   if (from === null || keyed === null || store.readOnly) return
   const seconds = Math.round((Date.now() - from) / 100) / 10
   if (seconds < 0.3) return

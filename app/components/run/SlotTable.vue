@@ -111,7 +111,19 @@ function keepNext(figure: Omit<Kept, 'slotId'>): void {
   else ui.sayProblem('Nothing is open here to keep it in, or something is to be ticked first.')
 }
 
-defineExpose({ focusNextOpen, retake, keepNext })
+/** Puts the cursor in a slot’s field, unless something is half typed elsewhere. */
+function takeInHand(slotId: string): void {
+  const typing = document.activeElement
+  const isField = typing instanceof HTMLInputElement || typing instanceof HTMLTextAreaElement
+  if (isField && typing.type !== 'checkbox') {
+    const here = typing.closest('[data-slot]')?.getAttribute('data-slot')
+    const row = rows.value.find(({ slot }) => slot.id === here)
+    if (!row || typing.value !== (row.kept?.text ?? '')) return
+  }
+  focusField(slotId)
+}
+
+defineExpose({ focusNextOpen, retake, keepNext, takeInHand })
 </script>
 
 <template>

@@ -18,11 +18,13 @@ const table = useTemplateRef<{
   focusNextOpen: () => void
   retake: () => void
   keepNext: (figure: Omit<Kept, 'slotId'>) => void
+  takeInHand: (slotId: string) => void
 }>('table')
 const record = useTemplateRef<{ focusNote: () => void }>('record')
 const actions = useTemplateRef<{ pick?: () => void; take?: (files: File[]) => void }>('actions')
 const recording = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('recording')
 provide(KEEP_NEXT, figure => table.value?.keepNext(figure))
+provide(TAKE_IN_HAND, slotId => table.value?.takeInHand(slotId))
 const dragging = ref(false)
 const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
 

@@ -9,7 +9,8 @@ import type { StationPart } from '~/stations'
 const { result } = defineProps<StationPart>()
 const palette = useChartPalette()
 
-const droop = computed(() => droopOf(result.slots))
+const store = useReviewStore()
+const droop = computed(() => droopOf(result.slots, store.review?.keyDowns ?? []))
 const claimW = computed(() => (result.step.claim.kind === 'watts' ? result.step.claim.powerW : null))
 const option = computed(() =>
   buildDroopOption({

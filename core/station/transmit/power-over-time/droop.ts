@@ -1,3 +1,4 @@
+import type { KeyDown, Reading } from '../../../review'
 import { type Slot, type SlotResult, socketDbm } from '../../../step'
 
 /** What a log of power came to. */
@@ -23,11 +24,37 @@ export function momentOf({ kind }: Pick<Slot, 'kind'>): number | null {
   return kind.is === 'moment' && typeof kind.atS === 'number' ? kind.atS : null
 }
 
-/** The log of a step, from the slots that were read; null with fewer than two moments. */
-export function droopOf(slots: readonly SlotResult[]): Droop | null {
+/** A reading counts as taken at its moment if it came no further from it than this: s, or a share of the moment. */
+const NEAR = { seconds: 10, share: 0.25 } as const
+
+/**
+ * When a moment of the log was really read, s after key-down: late and early count as they were, where the clock ran.
+ * Without a key-down on record, or far from it (typed in afterwards), it is the moment itself.
+ */
+export function takenAtS(
+  { at, setId, stepId, source }: Pick<Reading, 'at' | 'setId' | 'stepId' | 'source'>,
+  momentS: number,
+  keyDowns: readonly KeyDown[],
+): number {
+  if (source.kind !== 'typed') return momentS
+  for (const down of keyDowns) {
+    if (down.setId !== setId || down.stepId !== stepId) continue
+    const sinceS = (Date.parse(at) - Date.parse(down.at)) / 1000 + down.seconds
+    const isDuring = sinceS >= 0 && sinceS <= down.seconds + NEAR.seconds
+    if (isDuring && Math.abs(sinceS - momentS) <= Math.max(NEAR.seconds, NEAR.share * momentS)) return sinceS
+  }
+  return momentS
+}
+
+/**
+ * The log of a step, from the slots that were read; null with fewer than two moments.
+ * @param keyDowns - key-downs on record: they tell when each moment was really read.
+ */
+export function droopOf(slots: readonly SlotResult[], keyDowns: readonly KeyDown[]): Droop | null {
   const moments = slots
     .flatMap(result => {
-      const atS = momentOf(result.slot)
+      const momentS = momentOf(result.slot)
+      const atS = momentS !== null && result.reading ? takenAtS(result.reading, momentS, keyDowns) : momentS
       const levelDbm = socketDbm(result)
       return atS !== null && levelDbm !== null ? [{ atS, result, levelDbm }] : []
     })

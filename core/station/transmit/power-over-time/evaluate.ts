@@ -32,7 +32,7 @@ const HOLDS_DB = 0.05
 export function evaluatePowerOverTime(step: Step, context: Context): StepResult {
   return evaluateOnce(step, context, () => {
     const slots = step.slots.map(slot => slotResult(step, slot, context))
-    const droop = droopOf(slots)
+    const droop = droopOf(slots, context.review.keyDowns)
     if (!droop) return stepResultOf(step, slots)
     const last = againstClaim(step, droop, context)
     return stepResultOf(
@@ -118,7 +118,7 @@ export function answerPowerOverTime(
   const results = planPowerOverTime(set, context).map(step => evaluatePowerOverTime(step, context))
   const deepest = results
     .flatMap(result => {
-      const droop = droopOf(result.slots)
+      const droop = droopOf(result.slots, context.review.keyDowns)
       return droop ? [{ step: result.step, droop }] : []
     })
     .sort((a, b) => a.droop.droopDb - b.droop.droopDb)[0]

@@ -52,8 +52,8 @@ export const powerOverTimeStation: Station = Object.freeze({
       : []),
   ],
   answer: answerPowerOverTime,
-  report: figureTables('Power over time', ({ slots }) => {
-    const droop = droopOf(slots)
+  report: figureTables('Power over time', ({ slots }, context) => {
+    const droop = droopOf(slots, context.review.keyDowns)
     return droop ? [droopFullWords(droop)] : []
   }),
 } satisfies Station)
