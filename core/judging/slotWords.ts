@@ -1,19 +1,14 @@
 import {
-  printAmperes,
+  figureWords,
   printHalfWidth,
-  printHz,
-  printNumber,
-  printOhm,
   printRange,
-  printSignificant,
   printSigned,
-  printVswr,
   printWatts,
   UNIT_SPACE,
   wattsFromDbm,
 } from '../quantity'
 import type { Reading } from '../review'
-import type { Found, SlotResult } from '../step'
+import type { SlotResult } from '../step'
 
 /** A reading as it was seen, with what a generator was set to: `13.4 at −120.4 dBm`. */
 export function readWords({ text, applied }: Pick<Reading, 'text' | 'applied'>): string {
@@ -29,41 +24,7 @@ export function valueWords({ found }: Pick<SlotResult, 'found'>): string {
   if (found.path?.signal === 'to-radio')
     return `${found.isUpperBound ? 'at most ' : ''}${printSigned(found.value, 1)}${UNIT_SPACE}dBm`
   if (found.path) return `${found.isUpperBound ? '< ' : ''}${printWatts(wattsFromDbm(found.value))}`
-  return `${found.isUpperBound ? 'at most ' : ''}${figureWords(found)}`
-}
-
-function figureWords({ value, unit }: Pick<Found, 'value' | 'unit'>): string {
-  switch (unit) {
-    case 'of 3':
-      return `${printNumber(value, 0)}${UNIT_SPACE}of${UNIT_SPACE}3`
-    case 'bars':
-      return `${printNumber(value, Number.isInteger(value) ? 0 : 1)}${UNIT_SPACE}${value === 1 ? 'bar' : 'bars'}`
-    case 'words':
-      return ''
-    case 'mark':
-      return value ? 'done' : 'not done'
-    case 'Hz':
-      return printHz(value, 4)
-    case 'dB':
-      return `${printNumber(value, 1)}${UNIT_SPACE}dB`
-    case 'dBm':
-      return `${printSigned(value, 1)}${UNIT_SPACE}dBm`
-    case 'A':
-      return printAmperes(value)
-    case 'VSWR':
-      return printVswr(value)
-    case 'Ω':
-      return printOhm(value)
-    case 'h':
-    case '%':
-    case 'g':
-    case 'cm³':
-    case 'Wh/kg':
-    case 'Wh/l':
-      return `${printSignificant(value, 3)}${UNIT_SPACE}${unit}`
-    default:
-      return `${printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`
-  }
+  return `${found.isUpperBound ? 'at most ' : ''}${figureWords(found.value, found.unit)}`
 }
 
 /**

@@ -26,6 +26,7 @@ export {
   type ScalarUnit,
 } from './units'
 export { parseRatio, type RatioRead, type RatioUnit } from './parseRatio'
+export { figureWords } from './figureWords'
 export { parseMatch } from './parseMatch'
 export { parseReflection, type ReflectionRead, type ReflectionUnit } from './parseReflection'
 export {

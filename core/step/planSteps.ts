@@ -58,7 +58,7 @@ export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): St
 function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   const chains = chainsForStation(set, wanted.stationId, wanted.roles, context)
   const connected = connectedSetting(chains, context)
-  const covers = wanted.covers ?? 'channel'
+  const { covers = 'channel', variant = null, firstIsCold = false, needsFullSupply = false } = wanted
   const every = placesOf(
     context.derive(set, 'places', () => stepPlaces(set)),
     wanted,
@@ -67,17 +67,16 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
     wanted.perSpacing ? spacingsOf(place) : [{ place }],
   )
   return places.map(({ place, spacing }, index): Step => {
-    const isCold = index === 0 && (wanted.firstIsCold ?? false)
+    const isCold = index === 0 && firstIsCold
     const { band, channel, level, claim } = place
-    const variant = wanted.variant ? `:${wanted.variant.id}` : ''
-    const id = `${coveringId(wanted.stationId, place, covers)}${variant}${spacing?.suffix ?? ''}`
+    const id = `${coveringId(wanted, place)}${spacing?.suffix ?? ''}`
     const here: PlannedHere = { id, set, spacingHz: spacing?.hz ?? null, chains }
     return {
       id,
       stationId: wanted.stationId,
       set,
       covers,
-      variant: wanted.variant ?? null,
+      variant,
       band,
       channel,
       setting: { level, spacingHz: spacing?.hz ?? null },
@@ -86,20 +85,18 @@ function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
       slots: wanted.slots(place, index === 0, here),
       interlocks: [...(wanted.interlocks?.(place, here) ?? [])],
       work: workOf(wanted.roles),
-      instruction: typeof wanted.instruction === 'function' ? wanted.instruction(place) : wanted.instruction,
+      instruction: told(wanted.instruction, place, here),
       radioSettings: [
         ...(wanted.perSpacing ? [spacingSetting(place.band)] : []),
         ...(isCold ? [SETTINGS.cold] : []),
-        ...(typeof wanted.radioSettings === 'function'
-          ? wanted.radioSettings(place, here)
-          : wanted.radioSettings),
+        ...told(wanted.radioSettings, place, here),
         ...connected,
       ],
-      cautions: [...(typeof wanted.cautions === 'function' ? wanted.cautions(place) : wanted.cautions)],
+      cautions: [...told(wanted.cautions, place, here)],
       keyed: wanted.keyed,
       durationS: wanted.durationS,
       thermal: isCold ? 'cold' : 'any',
-      needsFullSupply: wanted.needsFullSupply ?? false,
+      needsFullSupply,
     }
   })
 }
@@ -116,15 +113,25 @@ function coveredOnce(places: StepPlace[], covers: StepCover): StepPlace[] {
   }
 }
 
-/** The stable id of a step that may cover more than a channel. */
-function coveringId(stationId: string, place: StepPlace, covers: StepCover): string {
+/** What a plan says for every place alike, or place by place. */
+function told<T extends string | readonly unknown[]>(
+  said: T | ((place: StepPlace, here: PlannedHere) => T),
+  place: StepPlace,
+  here: PlannedHere,
+): T {
+  return typeof said === 'function' ? said(place, here) : said
+}
+
+/** The stable id of a step that may cover more than a channel, or be one of several of its kind. */
+function coveringId({ stationId, covers = 'channel', variant }: StepPlan, place: StepPlace): string {
+  const suffix = variant ? `:${variant.id}` : ''
   switch (covers) {
     case 'channel':
-      return stepId(stationId, place)
+      return `${stepId(stationId, place)}${suffix}`
     case 'band':
-      return `${stationId}:${place.band.id}`
+      return `${stationId}:${place.band.id}${suffix}`
     case 'set':
-      return stationId
+      return `${stationId}${suffix}`
   }
 }
 

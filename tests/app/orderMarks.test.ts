@@ -37,7 +37,7 @@ describe('marks of the order of work', () => {
       state: 'outside',
       count: expect.stringMatching(/^[1-9]\d*\/[1-9]/),
     })
-    expect(read.find(({ id }) => id === 'whole')?.count).toBe('0/1')
+    expect(read.find(({ id }) => id === 'whole')?.count).toMatch(/^0\/[1-9]/)
     const bare = reviewOf()
     const without = { ...bare, sets: bare.sets.map(set => ({ ...set, bands: [] })) }
     expect(groupsOf(marksFor(without)).find(({ id }) => id === 'whole')?.count).toBe('–')

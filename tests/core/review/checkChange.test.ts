@@ -85,7 +85,10 @@ describe('removals leave nothing behind that belongs to what is gone', () => {
     expect([...stepsOf('trek-a')].some(id => id.includes(':2m-2:'))).toBe(false)
     expect([...stepsOf('trek-a')].some(id => id.includes(':2m-1:'))).toBe(true)
     removeBand(review, { setId: 'trek-a', bandId: '2m' })
-    expect([...stepsOf('trek-a')].every(id => id === 'battery' || /:70cm(:|$)/.test(id))).toBe(true)
+    expect([...stepsOf('trek-a')].some(id => /:2m(:|$)/.test(id))).toBe(false)
+    expect([...stepsOf('trek-a')].some(id => id.includes(':70cm'))).toBe(true)
+    // What is of the whole set stays.
+    expect([...stepsOf('trek-a')]).toContain('battery')
     expect(review.readings.filter(({ setId }) => setId !== 'trek-a')).toHaveLength(others)
     const set = validateReview(review).sets[0]!
     expect([set.levels.map(({ id }) => id), set.bands.map(({ id }) => id)]).toEqual([['high'], ['70cm']])
