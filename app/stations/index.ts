@@ -88,6 +88,10 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     drawing: lazy(() => import('./antenna/VswrDrawing.vue')),
     actions: lazy(() => import('./antenna/SweepActions.vue')),
   },
+  inside: {
+    before: lazy(() => import('./inside/InsideTargets.vue')),
+    nothing: lazy(() => import('./inside/InsideForm.vue')),
+  },
   battery: {
     before: lazy(() => import('./battery/DutyAndAmmeter.vue')),
     drawing: lazy(() => import('./battery/ChargeDrawing.vue')),

@@ -17,6 +17,7 @@ import { antennaStation } from './whole/antenna/station'
 import { batteryStation } from './whole/battery/station'
 import { displayStation } from './whole/display/station'
 import { firmwareStation } from './whole/firmware/station'
+import { insideStation } from './whole/inside/station'
 import { labelsStation } from './whole/labels/station'
 import { stressStation } from './whole/stress/station'
 
@@ -41,5 +42,6 @@ export const registered: readonly Station[] = [
   labelsStation,
   firmwareStation,
   displayStation,
+  insideStation,
   stressStation,
 ]

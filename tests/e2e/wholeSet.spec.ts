@@ -118,3 +118,27 @@ test('power over time follows the clock: the moment that is due is the field in 
   await page.getByRole('button', { name: 'Release' }).click()
   await expect(page.getByTestId('moment-due')).toBeHidden()
 })
+
+test('inside a set: who may adjust it, the power read at its own station, large beside the aim', async ({
+  page,
+}) => {
+  await openDemoAt(page, `${DEMO}/inside?set=pellworth`)
+  await page.getByLabel('Who is licensed or competent to adjust it').fill('the club’s engineer')
+  await page.getByLabel('The owner wants it adjusted, and knows what that may void').check()
+  await page.getByRole('button', { name: 'Begin to adjust' }).click()
+  await expect(page.getByText('Nothing was read since it was begun')).toBeVisible()
+  await page.getByLabel('Aim: power').fill('24')
+  await page.getByLabel('Aim: power').press('Enter')
+  await saved(page)
+  await page.goto(`${DEMO}/carrier-power?set=pellworth&step=carrier-power:2m:2m-1:high`)
+  await tabTo(page, /Reading|as read|carrier/i)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('24.1')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await page.goto(`${DEMO}/inside?set=pellworth`)
+  await expect(page.getByText('aim 24.0')).toBeVisible()
+  await expect(page.locator('.now').first()).toContainText(/24\.\d/)
+  await page.getByRole('button', { name: 'Adjusting is done' }).click()
+  await expect(page.getByRole('button', { name: 'Adjust again' })).toBeVisible()
+})
