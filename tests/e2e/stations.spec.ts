@@ -46,6 +46,7 @@ test('the run: what the order saves, moved by key and by drag, left out with a r
   await page.getByLabel('Name').fill('Tarn')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByText('145.200').first()).toBeVisible()
+  await page.getByText('Choose', { exact: true }).click()
   await page.getByLabel('Open and short').check()
   await expect(page.getByLabel('Open and short')).toBeChecked()
 })

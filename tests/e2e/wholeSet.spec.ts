@@ -137,7 +137,7 @@ test('inside a set: who may adjust it, the power read at its own station, large 
   await saved(page)
   await page.goto(`${DEMO}/inside?set=pellworth`)
   await expect(page.getByText('aim 24.0')).toBeVisible()
-  await expect(page.locator('.now').first()).toContainText(/24\.\d/)
+  await expect(page.locator('.inside .now').first()).toContainText(/24\.\d/)
   await page.getByRole('button', { name: 'Adjusting is done' }).click()
   await expect(page.getByRole('button', { name: 'Adjust again' })).toBeVisible()
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fewNames } from '#core/review'
 import { stations, wantedStations } from '#core/station'
 
 /** Which of the stations that are not in every review this one wants. */
@@ -6,6 +7,16 @@ const store = useReviewStore()
 const ui = useUiStore()
 const optional = stations.filter(station => station.optional)
 const wanted = computed(() => new Set(store.context ? wantedStations(store.context).map(({ id }) => id) : []))
+
+/** The wanted in a row; the rest counted. */
+const words = computed(() => {
+  const chosen = optional
+    .filter(({ id }) => wanted.value.has(id))
+    .map(({ shortTitle, title }) => shortTitle ?? title)
+  return chosen.length > 0
+    ? `${fewNames(chosen)}; ${chosen.length} of ${optional.length}`
+    : `None of ${optional.length} chosen`
+})
 
 function want(id: string, value: boolean | null): void {
   store.change('which stations this review wants', draft => {
@@ -27,20 +38,29 @@ function staysWords(id: string): string {
 <template>
   <section class="sheet panel" aria-label="Also in this review">
     <h2>Also in this review</h2>
-    <div class="also">
-      <VCheckbox
-        v-for="station in optional"
-        :key="station.id"
-        :model-value="wanted.has(station.id)"
-        :label="station.title"
-        :disabled="store.readOnly"
-        @update:model-value="want(station.id, $event)"
-      />
-    </div>
+    <p class="small quiet">{{ words }}</p>
+    <details>
+      <summary>Choose</summary>
+      <div class="also">
+        <VCheckbox
+          v-for="station in optional"
+          :key="station.id"
+          :model-value="wanted.has(station.id)"
+          :label="station.title"
+          :disabled="store.readOnly"
+          @update:model-value="want(station.id, $event)"
+        />
+      </div>
+    </details>
   </section>
 </template>
 
 <style scoped>
+summary {
+  cursor: pointer;
+  font-weight: 600;
+  margin-top: 6px;
+}
 .also :deep(.v-selection-control) {
   min-height: 28px;
 }
