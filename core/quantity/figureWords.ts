@@ -14,6 +14,10 @@ const WORDS: Partial<Record<FigureUnit, (value: number) => string>> = {
   dBm: value => `${printSigned(value, 1)}${UNIT_SPACE}dBm`,
   '°C': value => `${printNumber(value, 0)}${UNIT_SPACE}°C`,
   A: printAmperes,
+  V: value =>
+    Math.abs(value) < 0.0995
+      ? `${printSignificant(value * 1e3, 3)}${UNIT_SPACE}mV`
+      : `${printNumber(value, 2)}${UNIT_SPACE}V`,
   VSWR: value => printVswr(value),
   Ω: printOhm,
   h: threeDigits('h'),
