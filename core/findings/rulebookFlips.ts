@@ -36,11 +36,12 @@ interface Judged {
   judged: Judgement
 }
 
-/** What a rulebook alone says of every figure that was read, by its place. */
+/** Which step it is, in words. */
 function placeOf({ covers, band, channel, setting }: Step): string {
   return covers === 'channel' ? `${band.name}, ${channel.name}, ${setting.level.name}` : band.name
 }
 
+/** What a rulebook alone says of every figure that was read, by its place. */
 function verdictsBy(review: Review, rulebook: Rulebook): Map<string, Judged> {
   const context = judgedOnlyBy(review, rulebook)
   const found = new Map<string, Judged>()

@@ -48,11 +48,16 @@ export interface PlannedHere {
 }
 
 /**
- * One step on every channel and level a station asks for. Kept while set and chains stay the same.
+ * One step on every channel and level a station asks for. Kept while set, chains and what the station keeps stay
+ * the same.
  */
 export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   const suffix = wanted.variant ? `:${wanted.variant.id}` : ''
-  return context.derive(set, `plan:${wanted.stationId}${suffix}`, () => plan(set, context, wanted))
+  return context.derive(set, `plan:${wanted.stationId}${suffix}`, () => {
+    // What is wanted may come of the station's memo, read before: asked here, the kept steps hang on it.
+    context.memo(wanted.stationId)
+    return plan(set, context, wanted)
+  })
 }
 
 function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { removeSteps } from '#core/review'
 import { printFrequencyShort, printVswr } from '#core/quantity'
-import { type Antenna, ANTENNA_ID, antennaAt, type AntennaKind, antennasOf } from '#core/station'
+import {
+  type Antenna,
+  ANTENNA_ID,
+  antennaAt,
+  type AntennaKind,
+  antennasOf,
+  MOST_ANTENNAS,
+} from '#core/station'
 import type { StationPart } from '~/stations'
 
 /** The antenna of this step: its name, whose it is, how it is held, what its label says; and another one. */
@@ -151,7 +158,7 @@ function remove(): void {
         :disabled="store.readOnly"
         @update:model-value="change('an antenna’s label', { labelVswr: $event })"
       />
-      <VBtn variant="outlined" :disabled="store.readOnly || antennas.length >= 8" @click="add"
+      <VBtn variant="outlined" :disabled="store.readOnly || antennas.length >= MOST_ANTENNAS" @click="add"
         >Another antenna</VBtn
       >
       <VBtn v-if="antennas.length > 1" variant="text" :disabled="store.readOnly" @click="remove"

@@ -3,8 +3,8 @@ import { type SharedWork, createContext, createSharedWork } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
 import { findings } from '#core/findings'
-import type { Review, SeenLevel } from '#core/review'
-import { stations } from '#core/station'
+import type { Review, SeenLevel, StationMemo } from '#core/review'
+import { type Antenna, ANTENNA_ID, REACH_ID, stationById, stations } from '#core/station'
 
 /** Everything a review comes to, as plain data. */
 function judged(review: Review, shared?: SharedWork): unknown {
@@ -155,5 +155,47 @@ describe('work kept from one state of a review to the next', () => {
     expect(resultOf(changes[0]![1](start), shared, 'trek-a', 'carrier-power')).toBe(first)
     const harmonics = resultOf(start, shared, 'trek-b', 'harmonics')
     expect(resultOf(changes[0]![1](start), shared, 'trek-b', 'harmonics')).not.toBe(harmonics)
+  })
+})
+
+describe('the steps a station plans, kept from one state of its memo to the next', () => {
+  const start = demoReview().review
+  const antenna = (name: string, held: string): Antenna => ({
+    ...{ id: 'supplied', name, kind: 'supplied', held },
+    ...{ labelHz: null, labelVswr: null },
+  })
+  const withMemo = (stationId: string, memo: StationMemo): Review => ({
+    ...start,
+    memos: { ...start.memos, [stationId]: memo },
+  })
+  const planned = (stationId: string, memo: StationMemo, shared: SharedWork) => {
+    const context = createContext(withMemo(stationId, memo), shared)
+    const set = context.review.sets.find(({ id }) => id === 'trek-a')!
+    return stationById(stationId).plan(set, context)[0]!
+  }
+
+  it('an antenna named and held otherwise is planned under its new words', () => {
+    const shared = createSharedWork()
+    const memoOf = (name: string, held: string): StationMemo => ({
+      common: null,
+      bySet: { 'trek-a': { antennas: [antenna(name, held)] } },
+    })
+    const before = planned(ANTENNA_ID, memoOf('Short', ''), shared)
+    const after = planned(ANTENNA_ID, memoOf('Long', 'on a car'), shared)
+    expect(before.variant?.title).toBe('Short')
+    expect(after.variant?.title).toBe('Long')
+    expect(after.radioSettings[0]!.words).toBe('Long antenna: on a car')
+    expect(after.id).toBe(before.id)
+  })
+
+  it('a signal added is a slot more', () => {
+    const shared = createSharedWork()
+    const memoOf = (...ids: string[]): StationMemo => ({
+      common: { place: 'gate', signals: ids.map(id => ({ id, who: id, where: 'hill' })) },
+      bySet: {},
+    })
+    const asked = (...ids: string[]) =>
+      planned(REACH_ID, memoOf(...ids), shared).slots.filter(({ id }) => id.startsWith('signal-')).length
+    expect([asked('one'), asked('one', 'two'), asked('one')]).toEqual([1, 2, 1])
   })
 })

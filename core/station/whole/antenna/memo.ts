@@ -35,9 +35,12 @@ const antenna = Joi.object<Antenna>({
   labelVswr: Joi.number().min(1).max(100).allow(null).required(),
 })
 
+/** As many antennas as a set is read with, at most. */
+export const MOST_ANTENNAS = 8
+
 /** What the station keeps of a set: its antennas. */
 export const antennaMemoSchema = Joi.object<{ antennas: Antenna[] }>({
-  antennas: Joi.array().items(antenna).min(1).max(8).unique('id').required(),
+  antennas: Joi.array().items(antenna).min(1).max(MOST_ANTENNAS).unique('id').required(),
 })
 
 /** The antenna every set has until somebody says more. */
