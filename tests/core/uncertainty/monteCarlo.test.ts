@@ -57,4 +57,37 @@ describe('a simulation', () => {
     expect(middle.high).toBeCloseTo(2 * Math.cos(Math.PI / 40), 2)
     expect(middle.low).toBeCloseTo(-2 * Math.cos(Math.PI / 40), 2)
   })
+
+  it('draws two reflecting ports as 20·log10|1 − ρ·exp(iθ)|, and a peak between points as a·(p² − ⅓)', () => {
+    const first = (next: () => number) => {
+      const p = (next() >>> 0) / 2 ** 32 + 2 ** -33
+      next()
+      return p
+    }
+    const ports = contribution({
+      id: 'p',
+      group: 'mismatch',
+      label: 'p',
+      distribution: 'two-ports',
+      halfWidth: 2,
+      parameter: 0.3,
+    })
+    const exactPorts = mean(trials, next => [
+      10 * Math.log10(1 - 0.6 * Math.cos(Math.PI * first(next)) + 0.09),
+    ])
+    expect(Math.abs(monteCarlo([ports], { trials }).mean - exactPorts)).toBeLessThan(1e-6)
+    const between = only('between-points')
+    const exactBetween = mean(trials, next => [2 * (first(next) ** 2 - 1 / 3)])
+    expect(Math.abs(monteCarlo([between], { trials }).mean - exactBetween)).toBeLessThan(1e-6)
+  })
+
+  it('counts the draws at or under a figure the same, whether or not they stand in order', () => {
+    const one = monteCarlo([only('rectangular')], { trials })
+    const before = [-2.1, -1, 0, 0.5, 2].map(one.probabilityBelow)
+    expect(one.median).toBeCloseTo(0, 1)
+    expect([-2.1, -1, 0, 0.5, 2].map(one.probabilityBelow)).toEqual(before)
+    expect(before[0]).toBe(0)
+    expect(before[4]).toBe(1)
+    expect(Math.abs(before[3]! - 0.625)).toBeLessThan(0.02)
+  })
 })
