@@ -64,7 +64,12 @@ export default defineNuxtConfig({
   },
   // A page puts its own policy, with a nonce, over this one.
   $production: { routeRules: { '/**': { headers: fileHeaders } } },
-  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
+  nitro: {
+    preset: 'node-server',
+    compressPublicAssets: { gzip: true, brotli: true },
+    // Its CommonJS form has no names to import.
+    externals: { inline: ['wavefile'] },
+  },
   vite: {
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 2500 },

@@ -1,7 +1,16 @@
 import type { CurvePoints, Review, TracePoints } from '#core/review'
-import { loadCurve, loadPicture, loadTrace, saveCurve, savePicture, saveTrace } from '~/storage'
+import {
+  loadClip,
+  loadCurve,
+  loadPicture,
+  loadTrace,
+  saveClip,
+  saveCurve,
+  savePicture,
+  saveTrace,
+} from '~/storage'
 
-/** What is stored beside a review: points of traces and curves, and pictures. Their heads are in the review. */
+/** What is stored beside a review: points of traces and curves, pictures and clips. Their heads are in the review. */
 export function useReviewRecords(review: Readonly<Ref<Review | null>>) {
   /** Traces that were wanted so far, by id. */
   const traces = shallowRef<ReadonlyMap<string, TracePoints>>(new Map())
@@ -37,9 +46,17 @@ export function useReviewRecords(review: Readonly<Ref<Review | null>>) {
     return review.value ? loadPicture(review.value.id, pictureId) : null
   }
 
+  async function keepClip(clipId: string, dataUrl: string): Promise<void> {
+    if (review.value) await saveClip(review.value.id, clipId, dataUrl)
+  }
+
+  async function clip(clipId: string): Promise<string | null> {
+    return review.value ? loadClip(review.value.id, clipId) : null
+  }
+
   function forgetTraces(): void {
     traces.value = new Map()
   }
 
-  return { traces, keepTrace, tracePoints, keepCurve, curvePoints, keepPicture, picture, forgetTraces }
+  return { traces, keepTrace, tracePoints, keepCurve, curvePoints, keepPicture, picture, keepClip, clip, forgetTraces }
 }

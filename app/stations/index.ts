@@ -74,6 +74,11 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     actions: lazy(() => import('./audio/VoltsActions.vue')),
   },
   reach: { before: lazy(() => import('./reach/ReachSignals.vue')) },
+  'by-ear': {
+    before: lazy(() => import('./by-ear/ClipShelf.vue')),
+    drawing: lazy(() => import('./by-ear/BlindListening.vue')),
+    actions: lazy(() => import('./by-ear/ClipActions.vue')),
+  },
   squelch: { drawing: lazy(() => import('./squelch/SquelchLadder.vue')) },
   neighbour: {
     before: lazy(() => import('./sensitivity/SinadNow.vue')),

@@ -1,5 +1,14 @@
 export { NoStorageError, StorageError } from './disk'
-export { loadCurve, loadPicture, loadTrace, saveCurve, savePicture, saveTrace } from './pointsStorage'
+export {
+  loadClip,
+  loadCurve,
+  loadPicture,
+  loadTrace,
+  saveClip,
+  saveCurve,
+  savePicture,
+  saveTrace,
+} from './pointsStorage'
 export { rawRecords } from './rawRecords'
 export { DamagedReviewError } from './readBack'
 export {

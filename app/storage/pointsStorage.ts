@@ -11,7 +11,7 @@ interface PointsRecord {
   sum?: number
 }
 
-interface PictureRecord extends PointsRecord {
+interface DataUrlRecord extends PointsRecord {
   dataUrl: string
 }
 
@@ -64,14 +64,35 @@ export async function loadCurve(reviewId: string, curveId: string): Promise<Curv
  * Keeps a picture as a data URL.
  * @throws StorageError
  */
-export async function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
-  const record = { form: STORAGE_FORM, length: dataUrl.length, sum: str(dataUrl), dataUrl }
-  await writeRecords([[recordName.picture(reviewId, pictureId), record]])
+export function savePicture(reviewId: string, pictureId: string, dataUrl: string): Promise<void> {
+  return saveDataUrl(recordName.picture(reviewId, pictureId), dataUrl)
 }
 
 /** A picture as a data URL; null when it is not there, or damaged. */
-export async function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
-  const record = (await readRecord(recordName.picture(reviewId, pictureId))) as PictureRecord | null
+export function loadPicture(reviewId: string, pictureId: string): Promise<string | null> {
+  return loadDataUrl(recordName.picture(reviewId, pictureId))
+}
+
+/**
+ * Keeps a clip of sound as a data URL.
+ * @throws StorageError
+ */
+export function saveClip(reviewId: string, clipId: string, dataUrl: string): Promise<void> {
+  return saveDataUrl(recordName.clip(reviewId, clipId), dataUrl)
+}
+
+/** A clip of sound as a data URL; null when it is not there, or damaged. */
+export function loadClip(reviewId: string, clipId: string): Promise<string | null> {
+  return loadDataUrl(recordName.clip(reviewId, clipId))
+}
+
+async function saveDataUrl(name: string, dataUrl: string): Promise<void> {
+  const record: DataUrlRecord = { form: STORAGE_FORM, length: dataUrl.length, sum: str(dataUrl), dataUrl }
+  await writeRecords([[name, record]])
+}
+
+async function loadDataUrl(name: string): Promise<string | null> {
+  const record = (await readRecord(name)) as DataUrlRecord | null
   if (typeof record?.dataUrl !== 'string') return null
   const { form, length, sum, dataUrl } = record
   return form === undefined || (length === dataUrl.length && sum === str(dataUrl)) ? dataUrl : null

@@ -6,12 +6,13 @@ export const recordName = {
   trace: (reviewId: string, traceId: string) => `trace:${reviewId}:${traceId}`,
   curve: (reviewId: string, curveId: string) => `curve:${reviewId}:${curveId}`,
   picture: (reviewId: string, pictureId: string) => `picture:${reviewId}:${pictureId}`,
+  clip: (reviewId: string, clipId: string) => `clip:${reviewId}:${clipId}`,
   /** All readings in one record, as forms up to 3 kept them, and the start of the batches of forms 4 and 5. */
   olderReadings: (reviewId: string) => `readings:${reviewId}`,
 }
 
 const KINDS_OF_ONE = ['head', 'shelf', 'readings']
-const KINDS_OF_MANY = ['part', 'readings', 'trace', 'curve', 'picture']
+const KINDS_OF_MANY = ['part', 'readings', 'trace', 'curve', 'picture', 'clip']
 
 /** Whether a record belongs to a review. */
 export function belongsTo(reviewId: string, name: string): boolean {

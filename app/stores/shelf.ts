@@ -5,6 +5,7 @@ import {
   DamagedReviewError,
   type DamagedHead,
   listReviews,
+  loadClip,
   loadCurve,
   loadPicture,
   loadReview,
@@ -13,6 +14,7 @@ import {
   removeReview,
   replaceReview,
   type ReviewHead,
+  saveClip,
   saveCurve,
   savePicture,
   saveReview,
@@ -75,6 +77,7 @@ export const useShelfStore = defineStore('shelf', () => {
       ...[...bundle.traces].map(([id, points]) => saveTrace(reviewId, id, points)),
       ...[...bundle.curves].map(([id, points]) => saveCurve(reviewId, id, points)),
       ...[...bundle.pictures].map(([id, dataUrl]) => savePicture(reviewId, id, dataUrl)),
+      ...[...bundle.clips].map(([id, dataUrl]) => saveClip(reviewId, id, dataUrl)),
     ])
     await replaceReview(bundle.review)
     tellTabs(reviewId, 'replaced')
@@ -166,12 +169,13 @@ async function bundleOf(id: string): Promise<ReviewBundle | null> {
 
 /** A review with what is stored beside it; what cannot be read there is left out. */
 async function pointsOf(review: Review, ofId = review.id): Promise<ReviewBundle> {
-  const [traces, curves, pictures] = await Promise.all([
+  const [traces, curves, pictures, clips] = await Promise.all([
     found(review.traces, head => loadTrace(ofId, head)),
     found(review.curves, head => loadCurve(ofId, head)),
     found(review.pictures, head => loadPicture(ofId, head)),
+    found(review.clips, head => loadClip(ofId, head)),
   ])
-  return { review, traces, curves, pictures }
+  return { review, traces, curves, pictures, clips }
 }
 
 /** What is sound of a damaged review, with a name that says so. */

@@ -1,18 +1,20 @@
 import type { CurvePoints, Review, TracePoints } from '../review'
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 6
+export const REVIEW_SCHEMA_VERSION = 7
 
 /** What a review file calls itself. */
 export const REVIEW_FORMAT = 'rigorous-meter-review'
 
-/** A review with its traces, curves and pictures, as it travels in a file. */
+/** A review with its traces, curves, pictures and clips, as it travels in a file. */
 export interface ReviewBundle {
   review: Review
   traces: Map<string, TracePoints>
   curves: Map<string, CurvePoints>
   /** Pictures as data URLs. */
   pictures: Map<string, string>
+  /** Clips as data URLs. */
+  clips: Map<string, string>
 }
 
 /** A review file as JSON. */
@@ -25,6 +27,7 @@ export interface ReviewFileShape<R = unknown> {
   traces: { id: string; frequenciesHz: number[]; levelsDbm: number[] }[]
   curves?: { id: string; x: number[]; y: (number | null)[]; y2: (number | null)[] }[]
   pictures?: { id: string; dataUrl: string }[]
+  clips?: { id: string; dataUrl: string }[]
 }
 
 /** Which program writes: files of the very same need not be looked through. */
@@ -48,8 +51,13 @@ export function bundleOf(file: ReviewFileShape, review: Review): ReviewBundle {
         { x: Float64Array.from(x), y: fromGaps(y), y2: fromGaps(y2) },
       ]),
     ),
-    pictures: new Map((file.pictures ?? []).map(({ id, dataUrl }) => [id, dataUrl])),
+    pictures: byId(file.pictures),
+    clips: byId(file.clips),
   }
+}
+
+function byId(records: readonly { id: string; dataUrl: string }[] = []): Map<string, string> {
+  return new Map(records.map(({ id, dataUrl }) => [id, dataUrl]))
 }
 
 /** JSON has no NaN: a gap is null there. */

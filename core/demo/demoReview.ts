@@ -17,7 +17,7 @@ export function demoReview(): ReviewBundle {
   const review = emptyDemo()
   const taker = new DemoTaker(createContext(review))
   for (const take of demoTakings) take(taker, review.sets)
-  const { readings, curves, keyDowns, notes, traces } = taker
+  const { readings, curves, keyDowns, notes, traces, clips } = taker
   return {
     review: {
       ...review,
@@ -26,11 +26,13 @@ export function demoReview(): ReviewBundle {
       keyDowns,
       notes,
       traces,
+      clips,
       updatedAt: readings.at(-1)?.at ?? DEMO_BEGAN,
     },
     traces: taker.tracePoints,
     curves: taker.curvePoints,
     pictures: new Map(),
+    clips: taker.clipSounds,
   }
 }
 

@@ -3,6 +3,7 @@ import type { Context } from '../context'
 import { CoreError } from '../errors'
 import { MINUS, parseLevel, wattsFromDbm } from '../quantity'
 import type {
+  ClipHead,
   CurveKind,
   CurvePoints,
   Reading,
@@ -14,13 +15,15 @@ import type {
 } from '../review'
 import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, seenFigure, seenLevel, type Step } from '../step'
 import { AUDIO } from '../station'
-import { seededRandom } from '../virtual'
+import { wavOf } from '../sound'
+import { seededRandom, type SimulatedVoice, simulatedVoice } from '../virtual'
 
 const SEED = 20261114
 const SECONDS_PER_READING = 41
 const SECONDS_PER_FIGURE = 19
 const WHO = 'Demo bench'
 const AMBIENT_C = 18
+const CLIP = { sampleRateHz: 8000, seconds: 2.5 } as const
 const FILE_NAME = 'made for the demo'
 
 /** When the demo’s first reading was taken. */
@@ -64,6 +67,8 @@ export class DemoTaker {
   readonly curves: Review['curves'] = []
   readonly keyDowns: Review['keyDowns'] = []
   readonly notes: Review['notes'] = []
+  readonly clips: Review['clips'] = []
+  readonly clipSounds: ReviewBundle['clips'] = new Map()
   readonly tracePoints: ReviewBundle['traces'] = new Map()
   readonly curvePoints: ReviewBundle['curves'] = new Map()
   readonly random = seededRandom(SEED)
@@ -218,6 +223,21 @@ export class DemoTaker {
       at: this.now(),
       who: WHO,
     })
+  }
+
+  /** Keeps a clip of a simulated voice. */
+  clip(
+    step: Step,
+    voice: Omit<SimulatedVoice, 'sampleRateHz' | 'seconds'>,
+    said: Pick<ClipHead, 'words' | 'loudnessLufs'>,
+  ): void {
+    const id = `clip-${step.set.id}`
+    const sound = wavOf(simulatedVoice({ ...voice, ...CLIP }), CLIP.sampleRateHz)
+    this.clips.push({
+      ...{ id, setId: step.set.id, stepId: step.id, name: FILE_NAME, sounds: 'heard', ...said },
+      ...{ ...CLIP, bytes: sound.bytes, at: this.now(), who: WHO },
+    })
+    this.clipSounds.set(id, sound.dataUrl)
   }
 
   /** Chain and instrument of a step. */

@@ -52,7 +52,7 @@ export function readingsCsv(context: Context): string {
           .flatMap(result => {
             const { reading } = result
             const place = [setName(set), station.title, ...placeOf(step, result)]
-            const tail = reading ? conditionsOf(reading, context) : []
+            const tail = reading ? conditionsOf(reading, context) : NO_CONDITIONS
             return judgementsOf(result).map(judged => [
               ...place,
               ...(reading ? seenOf(reading, result) : NOTHING_SEEN),
@@ -78,8 +78,10 @@ function placeOf(step: Step, { slot }: SlotResult): CsvCell[] {
   }
 }
 
-/** As many cells as a reading fills. */
+/** As many cells as a reading and its conditions fill. */
 const NOTHING_SEEN: CsvCell[] = ['', '', '', '', '', '', '']
+
+const NO_CONDITIONS: CsvCell[] = ['', '', '', '', '', '']
 
 function seenOf(reading: Reading, { slot, found }: SlotResult): CsvCell[] {
   const { seen } = reading

@@ -16,6 +16,7 @@ export const CROSS_CHECKED: readonly (keyof Review)[] = [
   'keyDowns',
   'notes',
   'pictures',
+  'clips',
   'skipped',
   'settings',
   'ownRulebooks',
@@ -29,6 +30,7 @@ export const OF_A_SET = {
   keyDowns: 'a key-down',
   notes: 'a note',
   pictures: 'a picture',
+  clips: 'a clip',
   skipped: 'a step left out',
 } as const
 

@@ -34,6 +34,7 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
     keyDowns: [],
     notes: [],
     pictures: [],
+    clips: [],
     skipped: [],
     runOrder: [],
     calibrations: [],

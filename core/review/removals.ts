@@ -16,6 +16,7 @@ const OF_STEPS = [
   'keyDowns',
   'notes',
   'pictures',
+  'clips',
   'skipped',
   'otherFigures',
 ] as const

@@ -33,6 +33,15 @@ const rowOf = (isPoint: (value: unknown) => boolean) =>
     )
 const numbers = rowOf(Number.isFinite)
 const gapped = rowOf(value => value === null || Number.isFinite(value))
+
+/** Records of bytes as data URLs. */
+function bytesOf(pattern: RegExp, most: number) {
+  const dataUrl = Joi.string().pattern(pattern).max(20_000_000).required()
+  return Joi.array()
+    .items(Joi.object({ id: Joi.string().max(80).required(), dataUrl }))
+    .max(most)
+}
+
 const envelope = Joi.object<ReviewFileShape>({
   format: Joi.valid(REVIEW_FORMAT).required(),
   schemaVersion: Joi.number().integer().min(1).required(),
@@ -46,17 +55,8 @@ const envelope = Joi.object<ReviewFileShape>({
   curves: Joi.array()
     .items(Joi.object({ id: Joi.string().max(80).required(), x: numbers, y: gapped, y2: gapped }))
     .max(5000),
-  pictures: Joi.array()
-    .items(
-      Joi.object({
-        id: Joi.string().max(80).required(),
-        dataUrl: Joi.string()
-          .pattern(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]*$/)
-          .max(20_000_000)
-          .required(),
-      }),
-    )
-    .max(2000),
+  pictures: bytesOf(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]*$/, 2000),
+  clips: bytesOf(/^data:audio\/wav;base64,[A-Za-z0-9+/=]*$/, 2000),
 })
 
 /** Writes a review and its traces as one JSON text. Numbers keep every digit. */
@@ -79,18 +79,19 @@ export function writeReviewFile(bundle: ReviewBundle, stamp: { version: string; 
       y2: withGaps(y2),
     })),
     pictures: [...bundle.pictures].map(([id, dataUrl]) => ({ id, dataUrl })),
+    clips: [...bundle.clips].map(([id, dataUrl]) => ({ id, dataUrl })),
   }
   return JSON.stringify(file, null, 1)
 }
 
 /** A review file that was read, and what of it is not there. */
 export interface ReadReview extends ReviewBundle {
-  /** Traces, curves and pictures without their points or bytes, in words; their figures are there. */
+  /** Traces, curves, pictures and clips without their points or bytes, in words; their figures are there. */
   missing: string[]
 }
 
 /**
- * Reads a review file, or refuses it in plain words. A trace, curve or picture whose points or bytes are not in
+ * Reads a review file, or refuses it in plain words. A trace, curve, picture or clip whose points or bytes are not in
  * it is told, and the rest comes in.
  * @throws CoreError `bad-file`, `bad-review` or `newer-version`.
  */
@@ -114,12 +115,13 @@ export function salvageReviewFile(
   return salvaged && { ...withMissing(bundleOf(file, salvaged.review)), left: salvaged.left }
 }
 
-/** Traces, curves and pictures of a review whose points or bytes are not in its bundle, in words. */
+/** Traces, curves, pictures and clips of a review whose points or bytes are not in its bundle, in words. */
 export function missingIn({ review, ...there }: ReviewBundle): string[] {
   return [
     ...review.traces.filter(({ id }) => !there.traces.has(id)).map(one => `the trace “${one.fileName}”`),
     ...review.curves.filter(({ id }) => !there.curves.has(id)).map(one => `a curve of “${one.fileName}”`),
     ...review.pictures.filter(({ id }) => !there.pictures.has(id)).map(one => `the picture “${one.name}”`),
+    ...review.clips.filter(({ id }) => !there.clips.has(id)).map(one => `the clip “${one.name}”`),
   ]
 }
 

@@ -129,6 +129,7 @@ const NAMES: Partial<Record<keyof Review, [one: string, many: string]>> = {
   keyDowns: ['key-down', 'key-downs'],
   notes: ['note', 'notes'],
   pictures: ['picture', 'pictures'],
+  clips: ['clip', 'clips'],
   skipped: ['step left out', 'steps left out'],
   runOrder: ['place of the run’s order', 'places of the run’s order'],
   calibrations: ['calibration', 'calibrations'],

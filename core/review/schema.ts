@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { DECISION_RULES } from '../decision'
 import { rulebookSchema } from '../rules'
+import { MOST_CLIPS } from './stepRecordTypes'
 import { type Review } from './types'
 import { list, id, line, text, time } from './schema/parts'
 import { instrument, chain, padTest, calibration } from './schema/bench'
@@ -12,6 +13,7 @@ import {
   keyDown,
   note,
   picture,
+  clip,
   skipped,
   controlCheck,
   otherFigure,
@@ -59,6 +61,7 @@ export const reviewSchema = Joi.object<Review>({
   keyDowns: list(keyDown, 50_000),
   notes: list(note, 20_000),
   pictures: list(picture, 2000),
+  clips: list(clip, MOST_CLIPS),
   skipped: list(skipped, 20_000),
   runOrder: list(Joi.string().max(400), 20_000),
   calibrations: list(calibration, 2000),

@@ -71,6 +71,35 @@ export interface PictureHead {
   at: string
 }
 
+/** What a clip lets hear: what the radio hears, or how it sounds on the air. */
+export const CLIP_SOUNDS = ['heard', 'sent'] as const
+/** What a clip lets hear. */
+export type ClipSound = (typeof CLIP_SOUNDS)[number]
+
+/** Clips a review may hold, and the most one may weigh, bytes: all of them fit into a file that comes in again. */
+export const MOST_CLIPS = 40
+export const MOST_CLIP_BYTES = 3_000_000
+
+/** A clip of sound kept with a step; its bytes live in a record of their own. */
+export interface ClipHead {
+  id: string
+  setId: string
+  stepId: string
+  /** The file it came from, or the device. */
+  name: string
+  /** What is said or played in it, so that it is compared with the same. */
+  words: string
+  sounds: ClipSound
+  sampleRateHz: number
+  seconds: number
+  /** Size of the stored clip, bytes. */
+  bytes: number
+  /** Gated loudness, LUFS; null where nothing is loud enough to count. */
+  loudnessLufs: number | null
+  at: string
+  who: string
+}
+
 /** A step left out on purpose. */
 export interface SkippedStep {
   setId: string

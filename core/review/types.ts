@@ -9,6 +9,7 @@ import type {
   KeyDown,
   StepNote,
   PictureHead,
+  ClipHead,
   SkippedStep,
   ControlCheck,
   OtherFigure,
@@ -53,6 +54,7 @@ export interface Review {
   keyDowns: KeyDown[]
   notes: StepNote[]
   pictures: PictureHead[]
+  clips: ClipHead[]
   skipped: SkippedStep[]
   /** The reviewer’s own order of the run, by `set|step`; empty: as proposed. */
   runOrder: string[]

@@ -117,12 +117,25 @@ export function outOfBandWithinHz(
   return nearer.length > 0 ? Math.min(...nearer.map(({ when }) => when.awayHz!)) : null
 }
 
+// Asked of every clause for every carrier: loops, since a function handed over or a pair taken apart costs memory.
 function fitsFrequency({ carrierHz, channelsHz }: When, frequencyHz: number): boolean {
-  const inBand = !carrierHz || carrierHz.some(([from, to]) => frequencyHz >= from && frequencyHz <= to)
   return (
-    inBand &&
-    (!channelsHz || channelsHz.some(channelHz => Math.abs(channelHz - frequencyHz) <= ON_CHANNEL_HZ))
+    (!carrierHz || isInOneOf(carrierHz, frequencyHz)) && (!channelsHz || isOnOneOf(channelsHz, frequencyHz))
   )
+}
+
+function isInOneOf(bandsHz: NonNullable<When['carrierHz']>, frequencyHz: number): boolean {
+  for (let i = 0; i < bandsHz.length; i++) {
+    const band = bandsHz[i]!
+    if (frequencyHz >= band[0] && frequencyHz <= band[1]) return true
+  }
+  return false
+}
+
+function isOnOneOf(channelsHz: readonly number[], frequencyHz: number): boolean {
+  for (let i = 0; i < channelsHz.length; i++)
+    if (Math.abs(channelsHz[i]! - frequencyHz) <= ON_CHANNEL_HZ) return true
+  return false
 }
 
 /** Above the lower end, up to and with the upper one; null there is no end. */

@@ -20,6 +20,8 @@ export {
 } from './receive/sensitivity/plan'
 export { hearingOf, type Hearing, type ReadPoint } from './receive/sensitivity/points'
 export { levelWords } from './receive/sensitivity/evaluate'
+export { BY_EAR_ID, type BlindChoice, type BlindRound, byEarMemo, MOST_ROUNDS } from './receive/by-ear/memo'
+export { clipsOf } from './receive/by-ear/evaluate'
 export { type HeardSignal, MOST_SIGNALS, REACH_ID, type ReachMemo, reachMemo } from './receive/reach/memo'
 export { SQUELCH_ID, SQUELCH_SETTINGS, type SquelchSetting } from './receive/squelch/plan'
 export { roundsOf, stepOf as squelchStepOf, type Round } from './receive/squelch/rounds'

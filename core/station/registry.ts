@@ -1,5 +1,6 @@
 import type { Station } from './contract'
 import { audioStation } from './receive/audio/station'
+import { byEarStation } from './receive/by-ear/station'
 import { neighbourStation } from './receive/neighbour/station'
 import { reachStation } from './receive/reach/station'
 import { sensitivityStation } from './receive/sensitivity/station'
@@ -37,6 +38,7 @@ export const registered: readonly Station[] = [
   strongSignalsStation,
   audioStation,
   reachStation,
+  byEarStation,
   batteryStation,
   antennaStation,
   labelsStation,

@@ -54,6 +54,7 @@ export type SlotState = 'read' | 'open' | 'out-of-reach' | 'left-out'
 export interface SlotResult {
   slot: Slot
   state: SlotState
+  /** Latest of what it rests on; null where nothing was read, or it rests on what is kept besides readings. */
   reading: Reading | null
   /** null where nothing was read, or it could not be corrected. */
   found: Found | null

@@ -73,7 +73,7 @@ function withoutMeanNoise(
   const { displayed, known } = reading
   const { floorDbm } = floorOf(reading, instrument)
   const floor = floorEffect({ readingDbm: displayed, floorDbm, floorDoubtDb: instrument.floorDoubtDb })
-  addNotes({ ...floor, floorDbm }, notes)
+  addNotes(floor, { aboveFloorDb: floor.aboveFloorDb, floorDbm }, notes)
   if (floor.isUpperBound) return { correctionDb: 0, isUpperBound: true, lines: NO_LINES }
   const { aboveFloorDb, remainderDb } = floor
   const scatterDb = meanScatterDb(aboveFloorDb, looks ?? ASSUMED_MEAN_OF)
@@ -101,18 +101,17 @@ function underDisplay(
     floorDoubtDb: instrument.floorDoubtDb,
     from: isTraces ? 'display' : 'mean-power',
   })
-  addNotes({ ...effect, aboveFloorDb: aboveDb, floorDbm }, notes)
+  addNotes(effect, { aboveFloorDb: aboveDb, floorDbm }, notes)
   if (detection.shows === 'unknown' && effect.lines.length > 0)
     notes.push('Nobody said how this display shows a level in noise: the range allows for every usual way.')
-  const { correctionDb, isUpperBound, key, lines } = effect
-  return { correctionDb, isUpperBound, lines: kept(reading.known, key, () => lines) }
+  return effect
 }
 
 function addNotes(
-  floor: { isUpperBound: boolean; aboveFloorDb: number; correctionDb: number; floorDbm: number },
+  { isUpperBound, correctionDb }: { isUpperBound: boolean; correctionDb: number },
+  { aboveFloorDb, floorDbm }: { aboveFloorDb: number; floorDbm: number },
   notes: string[],
 ): void {
-  const { isUpperBound, aboveFloorDb, correctionDb, floorDbm } = floor
   if (isUpperBound)
     notes.push(
       `${aboveFloorDb < 3 ? 'Within 3 dB of' : `Only ${printDb(aboveFloorDb)} above`} the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`,

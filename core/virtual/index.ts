@@ -1,3 +1,4 @@
+export { simulatedVoice, type SimulatedVoice } from './simulatedVoice'
 export { drawPartErrors, gaussian, levelAtInstrument, type PartErrors } from './simulatedPath'
 export {
   displayedDbm,

@@ -8,5 +8,5 @@ const review = bigReview({
   readingsPerSet: 60,
   rulebookIds: ['us-amateur', 'itu-spurious', 'eu-land-mobile'],
 })
-const bundle = { review, traces: new Map(), curves: new Map(), pictures: new Map() }
+const bundle = { review, traces: new Map(), curves: new Map(), pictures: new Map(), clips: new Map() }
 writeFileSync(process.argv[2]!, writeReviewFile(bundle, { version: 'bench', at: review.createdAt }))

@@ -4,6 +4,7 @@ import { newReview, REVIEW_SCHEMA_VERSION, type Review } from '#core/review'
 import {
   DamagedReviewError,
   listReviews,
+  loadClip,
   loadCurve,
   loadPicture,
   loadReview,
@@ -13,6 +14,7 @@ import {
   rawRecords,
   removeReview,
   replaceReview,
+  saveClip,
   saveCurve,
   savePicture,
   saveReview,
@@ -137,12 +139,14 @@ describe('keeping reviews in the browser', () => {
     }
   })
 
-  it('keeps traces, curves, gaps and all, and pictures; removing a review takes them along', async () => {
+  it('keeps traces, curves, gaps and all, pictures and clips; removing a review takes them along', async () => {
     await saveReview(review)
     await saveTrace(ID, 't1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4) })
     const gap = { x: Float64Array.of(1), y: Float64Array.of(Number.NaN), y2: new Float64Array(0) }
     await saveCurve(ID, 'c1', gap)
     await savePicture(ID, 'p1', 'data:image/jpeg;base64,AAAA')
+    await saveClip(ID, 'k1', 'data:audio/wav;base64,AAAA')
+    expect(await loadClip(ID, 'k1')).toBe('data:audio/wav;base64,AAAA')
     expect((await loadTrace(ID, 't1'))?.levelsDbm).toEqual(Float64Array.of(-3, -4))
     expect(await loadCurve(ID, 'c1')).toEqual(gap)
     expect(await loadPicture(ID, 'p1')).toBe('data:image/jpeg;base64,AAAA')
@@ -160,6 +164,10 @@ describe('keeping reviews in the browser', () => {
     const record = (await readRecord(`trace:${ID}:t1`)) as { levelsDbm: Float64Array }
     await writeRecords([[`trace:${ID}:t1`, { ...record, levelsDbm: Float64Array.of(-3, -40) }]])
     expect(await loadTrace(ID, 't1')).toBeNull()
+    await saveClip(ID, 'k1', 'data:audio/wav;base64,AAAA')
+    const clip = (await readRecord(`clip:${ID}:k1`)) as { dataUrl: string }
+    await writeRecords([[`clip:${ID}:k1`, { ...clip, dataUrl: 'data:audio/wav;base64,AAAB' }]])
+    expect(await loadClip(ID, 'k1')).toBeNull()
   })
 
   it('writes a few kB for one reading of twelve thousand, and nothing else of them', async () => {

@@ -9,6 +9,7 @@ const disk = vi.hoisted(() => ({
   traces: new Map<string, TracePoints>(),
   curves: new Map<string, CurvePoints>(),
   pictures: new Map<string, string>(),
+  clips: new Map<string, string>(),
 }))
 
 vi.mock('~/storage', () => ({
@@ -31,6 +32,9 @@ vi.mock('~/storage', () => ({
     disk.pictures.get(`${reviewId}:${pictureId}`) ?? null,
   savePicture: async (reviewId: string, pictureId: string, dataUrl: string) =>
     void disk.pictures.set(`${reviewId}:${pictureId}`, dataUrl),
+  loadClip: async (reviewId: string, clipId: string) => disk.clips.get(`${reviewId}:${clipId}`) ?? null,
+  saveClip: async (reviewId: string, clipId: string, dataUrl: string) =>
+    void disk.clips.set(`${reviewId}:${clipId}`, dataUrl),
   removeReview: async (id: string) => void disk.reviews.delete(id),
   replaceReview: async (review: Review) => void disk.reviews.set(review.id, review),
   saveReview: async (review: Review) => void disk.reviews.set(review.id, review),

@@ -86,7 +86,7 @@ describe('a station of one folder and one line is found', () => {
       memos: { 'toy-hum': { common: null, bySet: { [set.id]: { ear: 'left' } } } },
     }
     expect(validateReview(structuredClone(review))).toEqual(review)
-    const bundle = { review, traces: new Map(), curves: new Map(), pictures: new Map() }
+    const bundle = { review, traces: new Map(), curves: new Map(), pictures: new Map(), clips: new Map() }
     const file = writeReviewFile(bundle, { version: 'test', at: AT })
     expect(readReviewFile(file, 'toy.review.json').review).toEqual(review)
     expect(checkChange(review, [['memos']])).toBeNull()

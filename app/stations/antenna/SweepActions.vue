@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiFileImportOutline } from '@mdi/js'
 import { parseTouchstone } from '#core/format'
 import { figuresFromSweep, simulatedTouchstone, sweepCurve, touchstoneOf } from '#core/station'
 import type { StationPart } from '~/stations'
@@ -8,7 +7,7 @@ import type { StationPart } from '~/stations'
 const { run, result } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
-const picker = useTemplateRef<HTMLInputElement>('picker')
+const picker = useTemplateRef<{ pick: () => void }>('picker')
 const { keepCurve } = useKeepCurve(run)
 const out = computed(() => (store.context ? touchstoneOf(result.step, store.context) : null))
 
@@ -57,33 +56,22 @@ function takeAway(): void {
     downloadFile(`${fileNameFrom(name)}.s1p`, new Blob([out.value], { type: 'text/plain' }))
 }
 
-function picked(event: Event): void {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-
 function pick(): void {
-  picker.value?.click()
+  picker.value?.pick()
 }
 
 defineExpose({ pick, take })
 </script>
 
 <template>
-  <VBtn variant="outlined" :prepend-icon="mdiFileImportOutline" :disabled="store.readOnly" @click="pick"
-    >Bring in a sweep</VBtn
-  >
-  <input
+  <FilePick
     ref="picker"
-    type="file"
+    label="Touchstone file"
     accept=".s1p,.s2p,.txt"
-    class="only-read"
-    tabindex="-1"
-    aria-label="Touchstone file"
-    data-testid="files"
-    @change="picked"
-  />
+    :disabled="store.readOnly"
+    @files="take"
+    >Bring in a sweep</FilePick
+  >
   <VBtn variant="outlined" :disabled="store.readOnly" @click="simulate">Simulated analyser</VBtn>
   <VBtn variant="text" :disabled="out === null" @click="takeAway">Take away as .s1p</VBtn>
 </template>

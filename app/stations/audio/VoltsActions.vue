@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiFileImportOutline } from '@mdi/js'
 import { AUDIO } from '#core/station'
 import { SINAD_DEFAULTS, type SinadSettings } from '#core/signal'
 import type { HeardRecording } from '~/workers/audio.worker'
@@ -11,7 +10,7 @@ import VoltsDialog from './VoltsDialog.vue'
 const { run, result } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
-const picker = useTemplateRef<HTMLInputElement>('picker')
+const picker = useTemplateRef<{ pick: () => void }>('picker')
 const recording = shallowRef<HeardRecording | null>(null)
 const isBusy = ref(false)
 
@@ -39,38 +38,23 @@ async function take([file]: File[]): Promise<void> {
   isBusy.value = false
 }
 
-function picked(event: Event): void {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-
 function pick(): void {
-  picker.value?.click()
+  picker.value?.pick()
 }
 
 defineExpose({ pick, take })
 </script>
 
 <template>
-  <VBtn
-    variant="outlined"
-    :prepend-icon="mdiFileImportOutline"
+  <FilePick
+    ref="picker"
+    label="Recording of audio"
+    accept=".wav"
     :disabled="store.readOnly"
     :loading="isBusy"
-    @click="pick"
-    >Bring in audio</VBtn
+    @files="take"
+    >Bring in audio</FilePick
   >
-  <input
-    ref="picker"
-    type="file"
-    accept=".wav"
-    class="only-read"
-    tabindex="-1"
-    aria-label="Recording of audio"
-    data-testid="files"
-    @change="picked"
-  />
   <VoltsDialog
     v-if="recording && fullScaleV !== null"
     :recording="recording"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiFileImportOutline } from '@mdi/js'
 import { type DischargeLog, parseDischargeCsv } from '#core/format'
 import { capacityFromLog, dischargeCurve, simulatedPackLog } from '#core/station'
 import type { StationPart } from '~/stations'
@@ -8,7 +7,7 @@ import type { StationPart } from '~/stations'
 const { run } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
-const picker = useTemplateRef<HTMLInputElement>('picker')
+const picker = useTemplateRef<{ pick: () => void }>('picker')
 const { keepCurve } = useKeepCurve(run)
 const hasPack = computed(() => run.step.value?.slots.some(({ id }) => id === 'logged') ?? false)
 
@@ -55,14 +54,8 @@ async function simulate(): Promise<void> {
   }
 }
 
-function picked(event: Event): void {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-
 function pick(): void {
-  picker.value?.click()
+  picker.value?.pick()
 }
 
 defineExpose({ pick, take })
@@ -70,19 +63,14 @@ defineExpose({ pick, take })
 
 <template>
   <template v-if="hasPack">
-    <VBtn variant="outlined" :prepend-icon="mdiFileImportOutline" :disabled="store.readOnly" @click="pick"
-      >Bring in a discharge</VBtn
-    >
-    <input
+    <FilePick
       ref="picker"
-      type="file"
+      label="Log of a discharge"
       accept=".csv,.txt,text/csv"
-      class="only-read"
-      tabindex="-1"
-      aria-label="Log of a discharge"
-      data-testid="files"
-      @change="picked"
-    />
+      :disabled="store.readOnly"
+      @files="take"
+      >Bring in a discharge</FilePick
+    >
     <VBtn variant="outlined" :disabled="store.readOnly" @click="simulate">Simulated pack</VBtn>
   </template>
 </template>

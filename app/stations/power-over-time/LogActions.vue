@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiFileImportOutline } from '@mdi/js'
 import { useIntervalFn } from '@vueuse/core'
 import { parseLogCsv } from '#core/format'
 import { levelsFromLog, logMomentsOf, simulatedLevels } from '#core/station'
@@ -10,7 +9,7 @@ import type { StationPart } from '~/stations'
 const { run } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
-const picker = useTemplateRef<HTMLInputElement>('picker')
+const picker = useTemplateRef<{ pick: () => void }>('picker')
 const { step, bareUnit } = run
 
 async function take(files: File[]): Promise<void> {
@@ -29,14 +28,8 @@ async function take(files: File[]): Promise<void> {
   }
 }
 
-function picked(event: Event): void {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-
 function pick(): void {
-  picker.value?.click()
+  picker.value?.pick()
 }
 
 /** The simulated meter’s stand-in for the link: a log of five minutes, thirty times as fast. */
@@ -76,19 +69,9 @@ defineExpose({ pick, take })
 </script>
 
 <template>
-  <VBtn variant="outlined" :prepend-icon="mdiFileImportOutline" :disabled="store.readOnly" @click="pick"
-    >Bring in a log</VBtn
+  <FilePick ref="picker" label="Log file" accept=".csv,.txt,text/csv" :disabled="store.readOnly" @files="take"
+    >Bring in a log</FilePick
   >
-  <input
-    ref="picker"
-    type="file"
-    accept=".csv,.txt,text/csv"
-    class="only-read"
-    tabindex="-1"
-    aria-label="Log file"
-    data-testid="files"
-    @change="picked"
-  />
   <VBtn v-if="meter" variant="flat" color="primary" @click="stop">Stop the meter</VBtn>
   <VBtn v-else variant="outlined" :disabled="!mayStart" @click="start">Simulated meter</VBtn>
 </template>

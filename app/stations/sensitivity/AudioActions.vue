@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiFileImportOutline } from '@mdi/js'
 import type { HeardRecording } from '~/workers/audio.worker'
 import { hearRecording } from '~/workers/audioWorker'
 import type { StationPart } from '~/stations'
@@ -9,7 +8,7 @@ import AudioDialog from './AudioDialog.vue'
 const { run, result } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
-const picker = useTemplateRef<HTMLInputElement>('picker')
+const picker = useTemplateRef<{ pick: () => void }>('picker')
 
 const recording = shallowRef<HeardRecording | null>(null)
 const file = shallowRef<File | null>(null)
@@ -40,38 +39,24 @@ function take(files: File[]): void {
   void read(0)
 }
 
-function picked(event: Event): void {
-  const input = event.target as HTMLInputElement
-  take([...(input.files ?? [])])
-  input.value = ''
-}
-
 function pick(): void {
-  picker.value?.click()
+  picker.value?.pick()
 }
 
 defineExpose({ pick, take })
 </script>
 
 <template>
-  <VBtn
-    variant="outlined"
-    :prepend-icon="mdiFileImportOutline"
+  <FilePick
+    ref="picker"
+    label="Recording of audio"
+    accept=".wav"
+    test-id="audio-file"
     :disabled="store.readOnly"
     :loading="isBusy"
-    @click="pick"
-    >Bring in audio</VBtn
+    @files="take"
+    >Bring in audio</FilePick
   >
-  <input
-    ref="picker"
-    type="file"
-    accept=".wav"
-    class="only-read"
-    tabindex="-1"
-    aria-label="Recording of audio"
-    data-testid="audio-file"
-    @change="picked"
-  />
   <AudioDialog
     v-if="recording"
     :key="recording.sha256 + recording.stretches.length"

@@ -3,6 +3,7 @@ import {
   ANTENNA_ID,
   AUDIO_ID,
   BATTERY_ID,
+  BY_EAR_ID,
   DISPLAY_ID,
   FIRMWARE_ID,
   LABELS_ID,
@@ -13,6 +14,7 @@ import {
 } from '../../station'
 import { DEMO_ANTENNAS } from './antenna'
 import { DEMO_BATTERY_MEMO } from './battery'
+import { DEMO_BLIND_ROUNDS } from './byEar'
 import { DEMO_GEOMETRY } from './offAir'
 import { DEMO_REACH_MEMO } from './reach'
 
@@ -28,6 +30,7 @@ export const DEMO_ALSO_STATIONS: readonly string[] = [
   FIRMWARE_ID,
   DISPLAY_ID,
   REACH_ID,
+  BY_EAR_ID,
 ]
 
 /** What stations keep in the demo’s review. */
@@ -36,6 +39,7 @@ export function demoMemos(): Review['memos'] {
     [OFF_AIR_ID]: { common: { geometry: DEMO_GEOMETRY }, bySet: {} },
     [REACH_ID]: { common: DEMO_REACH_MEMO, bySet: {} },
     [BATTERY_ID]: { common: DEMO_BATTERY_MEMO, bySet: {} },
+    [BY_EAR_ID]: { common: null, bySet: { ...DEMO_BLIND_ROUNDS } },
     [ANTENNA_ID]: { common: null, bySet: { ...DEMO_ANTENNAS } },
   }
 }

@@ -1,5 +1,6 @@
 import { takeAudio } from './audio'
 import { takeAntenna } from './antenna'
+import { takeByEar } from './byEar'
 import { takeBattery } from './battery'
 import { takeHearing } from './hearing'
 import { takeModulation } from './modulation'
@@ -26,6 +27,7 @@ export const demoTakings: readonly DemoTaking[] = [
   takeAntenna,
   takePapers,
   takeReach,
+  takeByEar,
 ]
 
 /** Stations the demo’s review wants beyond those every review has, and what they keep. */

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { CURVE_KINDS } from '../stepRecordTypes'
+import { CLIP_SOUNDS, CURVE_KINDS, MOST_CLIP_BYTES } from '../stepRecordTypes'
 import { pins } from './bench'
 import { id, time, line, text, hz, db } from './parts'
 import { stepId } from './readings'
@@ -29,6 +29,18 @@ export const picture = Joi.object({
   width: Joi.number().integer().min(1).max(10000).required(),
   height: Joi.number().integer().min(1).max(10000).required(),
   bytes: Joi.number().integer().min(1).max(20000000).required(),
+})
+/** A clip of sound to a step; its bytes are a record of their own. */
+export const clip = Joi.object({
+  ...inStep,
+  name: line.required(),
+  words: line.required(),
+  sounds: Joi.valid(...CLIP_SOUNDS).required(),
+  sampleRateHz: Joi.number().integer().min(1000).max(400_000).required(),
+  seconds: Joi.number().min(0).max(3600).required(),
+  bytes: Joi.number().integer().min(1).max(MOST_CLIP_BYTES).required(),
+  loudnessLufs: Joi.number().min(-200).max(50).allow(null).required(),
+  who: line.required(),
 })
 /** A step left out, and why. */
 export const skipped = Joi.object({

@@ -1,3 +1,4 @@
+import { kept } from '../../derive'
 import { contribution, type Contribution } from '../contribution'
 import { type Detection, lawsOf } from './detection'
 import { CELL_EDGES, type FloorFrom, type SignalUnderNoise, signalUnderNoise } from './signalUnderNoise'
@@ -7,10 +8,8 @@ export interface DisplayEffect {
   /** To subtract from what is displayed, dB; 0 where it is only a bound. */
   correctionDb: number
   isUpperBound: boolean
-  /** What it leaves open. */
+  /** What it leaves open: the very same list where it is the same. */
   lines: readonly Contribution[]
-  /** Names the lines: equal where they are. */
-  key: string
 }
 
 /** Displays are worked out at these distances from the noise, and between them along a line, dB. */
@@ -18,16 +17,19 @@ const GRID_DB = 0.25
 /** So far above it the noise matters to no display. */
 const FREE_FROM_DB = 45
 const NOTHING: readonly Contribution[] = []
+const FREE: DisplayEffect = Object.freeze({ correctionDb: 0, isUpperBound: false, lines: NOTHING })
 
+/** A display at one distance from the noise. */
 interface KnownDisplay {
-  key: string
   under: SignalUnderNoise
   level: readonly Contribution[]
-  bound: readonly Contribution[]
+  /** `level` with so many hundredths of a decibel of doubt of the floor besides. */
+  withFloor: Map<number, readonly Contribution[]>
+  bound: DisplayEffect
 }
 
-const known = new Map<string, KnownDisplay>()
-const MOST_KNOWN = 5000
+/** One kind of display by its distance from the noise, in steps of the grid. */
+type DisplayLadder = Map<number, KnownDisplay>
 
 /**
  * What a display makes of a carrier above the noise, by the law of its detector and of what it does with sweeps; of
@@ -38,22 +40,22 @@ export function displayEffect(
   detection: Detection,
   { aboveDb, floorDoubtDb, from }: { aboveDb: number; floorDoubtDb: number; from: FloorFrom },
 ): DisplayEffect {
-  if (aboveDb >= FREE_FROM_DB) return { correctionDb: 0, isUpperBound: false, lines: NOTHING, key: '' }
+  if (aboveDb >= FREE_FROM_DB) return FREE
+  const ladder = ladderOf(detection, from)
   const step = Math.floor(aboveDb / GRID_DB)
   const share = aboveDb / GRID_DB - step
-  const [below, above] = [at(detection, step, from), at(detection, step + 1, from)]
+  const below = at(ladder, step, { detection, from })
+  const above = at(ladder, step + 1, { detection, from })
   const nearest = share < 0.5 ? below : above
-  if (nearest.under.isUpperBound)
-    return { correctionDb: 0, isUpperBound: true, lines: nearest.bound, key: `${nearest.key}/bound` }
-  const [low, high] = [below.under.middleDb, above.under.middleDb]
+  if (nearest.under.isUpperBound) return nearest.bound
+  const rise = above.under.middleDb - below.under.middleDb
   // Rounded up, so that a few lists stand for many readings.
-  const hundredths = Math.ceil((floorDoubtDb * Math.abs((high - low) / GRID_DB)) / SMALLEST_DB)
-  return {
-    correctionDb: -(low + share * (high - low)),
-    isUpperBound: false,
-    lines: hundredths < 2 ? nearest.level : [...nearest.level, floorLine(hundredths * SMALLEST_DB)],
-    key: `${nearest.key}/${hundredths}`,
-  }
+  const hundredths = Math.ceil((floorDoubtDb * Math.abs(rise / GRID_DB)) / SMALLEST_DB)
+  const lines =
+    hundredths < 2
+      ? nearest.level
+      : kept(nearest.withFloor, hundredths, () => [...nearest.level, floorLine(hundredths * SMALLEST_DB)])
+  return { correctionDb: -(below.under.middleDb + share * rise), isUpperBound: false, lines }
 }
 
 /** What matters less than this, ± dB, is left out of the budget. */
@@ -69,24 +71,48 @@ function floorLine(halfWidthDb: number): Contribution {
   })
 }
 
-function at(detection: Detection, step: number, from: FloorFrom): KnownDisplay {
-  const key = `${detection.shows}/${detection.looks}/${from}/${step}`
-  let found = known.get(key)
+const ladders = new Map<string, DisplayLadder>()
+/** The same by the very description of a display: putting a name together takes longer than looking. */
+const byDetection: Record<FloorFrom, WeakMap<Detection, DisplayLadder>> = {
+  display: new WeakMap(),
+  'mean-power': new WeakMap(),
+}
+/** Kinds of display and distances of one: a bench has a few, and a file may name any number. */
+const MOST_LADDERS = 100
+const MOST_STEPS = 1000
+
+function ladderOf(detection: Detection, from: FloorFrom): DisplayLadder {
+  let ladder = byDetection[from].get(detection)
+  if (!ladder) {
+    if (ladders.size >= MOST_LADDERS) ladders.clear()
+    ladder = kept(ladders, ladderName(detection, from), () => new Map())
+    byDetection[from].set(detection, ladder)
+  }
+  return ladder
+}
+
+const ladderName = ({ shows, looks }: Detection, from: FloorFrom) => `${shows}/${looks}/${from}`
+
+function at(
+  ladder: DisplayLadder,
+  step: number,
+  { detection, from }: { detection: Detection; from: FloorFrom },
+): KnownDisplay {
+  let found = ladder.get(step)
   if (!found) {
     const under = signalUnderNoise(lawsOf(detection), step * GRID_DB, from)
-    const line = (kind: string, edges: readonly number[]) => displayLine(`${key}/${kind}`, edges, detection)
+    const name = `${ladderName(detection, from)}/${step}`
+    const line = (kind: string, edges: readonly number[]) => displayLine(`${name}/${kind}`, edges, detection)
+    // At most: what it may be more than is displayed.
+    const atMost = under.edgesDb.map(edge => Math.max(0, edge + under.middleDb))
     found = {
-      key,
       under,
       level: line('level', under.edgesDb),
-      // At most: what it may be more than is displayed.
-      bound: line(
-        'bound',
-        under.edgesDb.map(edge => Math.max(0, edge + under.middleDb)),
-      ),
+      withFloor: new Map(),
+      bound: { correctionDb: 0, isUpperBound: true, lines: line('bound', atMost) },
     }
-    if (known.size >= MOST_KNOWN) known.clear()
-    known.set(key, found)
+    if (ladder.size >= MOST_STEPS) ladder.clear()
+    ladder.set(step, found)
   }
   return found
 }

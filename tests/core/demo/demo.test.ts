@@ -6,11 +6,11 @@ import { validateReview } from '#core/review'
 import { stations } from '#core/station'
 
 describe('the demo review', () => {
-  const { review, traces, curves, pictures } = demoReview()
+  const { review, traces, curves, pictures, clips } = demoReview()
 
   it('passes the schema and is the same every time', () => {
     expect(validateReview(review)).toEqual(review)
-    expect(demoReview()).toEqual({ review, traces, curves, pictures })
+    expect(demoReview()).toEqual({ review, traces, curves, pictures, clips })
     expect(demoSetIds()).toHaveLength(6)
   })
 

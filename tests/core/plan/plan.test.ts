@@ -46,6 +46,7 @@ describe('the run', () => {
       'strong-signals',
       'audio',
       'reach',
+      'by-ear',
       'labels',
       'firmware',
       'battery',

@@ -64,7 +64,7 @@ describe('a review of form 2', () => {
   })
 })
 
-describe('the file carries curves and pictures', () => {
+describe('the file carries curves, pictures and clips', () => {
   const bundle = (): ReviewBundle => {
     const { review, ...records } = demoReview()
     return {
@@ -88,7 +88,7 @@ describe('the file carries curves and pictures', () => {
     }
   }
 
-  it('and gives both back, gaps and all', () => {
+  it('and gives all back, gaps and all', () => {
     const given = bundle()
     const [id] = [...given.curves.keys()]
     given.curves.set(id!, {
@@ -99,6 +99,8 @@ describe('the file carries curves and pictures', () => {
     const back = readReviewFile(writeReviewFile(given, STAMP), 'x.json')
     expect(back.curves.get(id!)!.y).toEqual(Float64Array.of(Number.NaN, 2))
     expect(back.pictures).toEqual(given.pictures)
+    expect(back.clips).toEqual(given.clips)
+    expect(back.clips.size).toBe(3)
     expect(back.review).toEqual(given.review)
   })
 
@@ -110,7 +112,14 @@ describe('the file carries curves and pictures', () => {
     }
     expect(without(() => {})).toEqual([])
     expect(without(given => given.pictures.clear())).toEqual(['the picture “bench.jpg”'])
+    expect(without(given => void given.clips.delete('clip-mini'))).toEqual(['the clip “made for the demo”'])
     expect(without(given => given.curves.clear())[0]).toBe('a curve of “made for the demo”')
+  })
+
+  it('takes nothing for a clip that is none', () => {
+    const given = bundle()
+    given.clips.set('clip-mini', 'data:audio/ogg;base64,AAAA')
+    expect(() => readReviewFile(writeReviewFile(given, STAMP), 'x.json')).toThrow('frame is damaged')
   })
 
   it('takes nothing for a picture that is none', () => {

@@ -3,6 +3,14 @@ import { demoReview } from '#core/demo'
 import { migrateReview, readReviewFile, validateReview, writeReviewFile } from '#core/review'
 import { formOne } from '../../support/oldForms'
 
+describe('a review of form 6', () => {
+  it('gets a place for clips, and loses nothing', () => {
+    const { clips, ...older } = demoReview().review
+    expect(clips.length).toBeGreaterThan(0)
+    expect(validateReview(older)).toEqual({ ...older, clips: [] })
+  })
+})
+
 describe('a review of form 1', () => {
   it('comes up to date and is judged by its one rulebook', () => {
     const review = validateReview(formOne())
@@ -19,7 +27,7 @@ describe('a review of form 1', () => {
     const { review, traces } = demoReview()
     const file = JSON.parse(
       writeReviewFile(
-        { review, traces, curves: new Map(), pictures: new Map() },
+        { review, traces, curves: new Map(), pictures: new Map(), clips: new Map() },
         { version: '0.1.0', at: review.createdAt },
       ),
     ) as Record<string, unknown>

@@ -15,11 +15,11 @@ import {
   type Step,
   type StepResult,
 } from '../../../step'
-import { type CarrierForLimit, carrierForLimit } from '../carrierForLimit'
+import { type CarrierForLimit, carrierForLimit, firstLineCarrier } from '../carrierForLimit'
 import { anyAmbient, besideAmbient } from './ambient'
 import { isFirstLine, momentWords, moreSlots, otherIds, slotAt } from './harmonicSlots'
 import { JudgedHarmonic } from './judgedHarmonic'
-import { bookLimits, type BookLimits, emissionOf, type JudgedBy } from './judgeHarmonic'
+import { bookLimits, emissionOf, type JudgedBy } from './judgeHarmonic'
 import { bandwidthOffers, offersFor } from './offers'
 import { askAboutHarmonic } from './questions'
 
@@ -31,7 +31,7 @@ export function evaluateHarmonics(step: Step, context: Context): StepResult {
     const others = otherIds(step, readings)
     const judging: StepJudging = {
       step,
-      by: carrier && { step, carrier, books: booksFor(step, carrier, context) },
+      by: carrier && judgedBy(step, carrier, context),
       readings,
       hasAmbient: anyAmbient(others),
     }
@@ -75,12 +75,15 @@ interface StepJudging {
   hasAmbient: boolean
 }
 
-/** The rulebooks of a step, ready for the harmonics of its carrier. */
-function booksFor(step: Step, carrier: CarrierForLimit, context: Context): BookLimits[] {
-  return context.rulebooksOf(step.band).map(rulebook => {
+/** What the harmonics of a step are judged by: its rulebooks, ready for those of its carrier. */
+function judgedBy(step: Step, carrier: CarrierForLimit, context: Context): JudgedBy {
+  const firstLine = carrier.from === 'carrier-power' ? firstLineCarrier(step, context) : null
+  const by = { step, carrier, firstLine }
+  const books = context.rulebooksOf(step.band).map(rulebook => {
     const edges = context.derive(rulebook, 'edges', () => emissionEdges(rulebook))
-    return bookLimits(rulebook, { step, carrier, edges })
+    return bookLimits(rulebook, by, edges)
   })
+  return { ...by, books }
 }
 
 function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotResult {

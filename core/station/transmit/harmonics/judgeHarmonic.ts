@@ -6,7 +6,6 @@ import { dbmFromWatts } from '../../../quantity'
 import type { SignalNature } from '../../../review'
 import {
   type EmissionFacts,
-  evaluateLimit,
   type LimitAnswer,
   type LimitFound,
   limitsOfCarrier,
@@ -15,7 +14,7 @@ import {
 } from '../../../rules'
 import { carrierFacts, type FoundLevel, type Judgement, type Slot, type Step } from '../../../step'
 import { type Budget, budget, type Contribution, ratioContributions } from '../../../uncertainty'
-import { type CarrierForLimit, claimOnlyWords, firstLineCarrier } from '../carrierForLimit'
+import { type CarrierForLimit, claimOnlyWords } from '../carrierForLimit'
 import { countedOtherwise, countedOtherwiseWords } from './countedOtherwise'
 import { harmonicOf } from './harmonicSlots'
 import { scaleLines } from './scaleLines'
@@ -26,6 +25,8 @@ export interface BookLimits {
   limits: LimitsOfCarrier
   /** The same for the least the carrier is taken for, where nobody has read it; null where it was read. */
   lowest: LimitsOfCarrier | null
+  /** The same for the carrier as read in the ×1 line of the step; null where that is not read, or is the carrier. */
+  firstLine: LimitsOfCarrier | null
   /** What it says where it has no figure, by its answer: the same of many harmonics, and made once. */
   silent: Map<LimitAnswer, Judgement>
 }
@@ -33,13 +34,15 @@ export interface BookLimits {
 /** Prepares a rulebook for the harmonics of a step. */
 export function bookLimits(
   rulebook: Rulebook,
-  { step, carrier, edges }: { step: Step; carrier: CarrierForLimit; edges: readonly number[] | null },
+  { step, carrier, firstLine }: Omit<JudgedBy, 'books'>,
+  edges: readonly number[] | null,
 ): BookLimits {
   const limitsAt = (powerW: number) => limitsOfCarrier(rulebook, carrierFacts(step, powerW), edges)
   return {
     rulebook,
     limits: limitsAt(carrier.powerW),
     lowest: carrier.from === 'claim' ? limitsAt(carrier.lowestW) : null,
+    firstLine: firstLine && limitsAt(firstLine.powerW),
     silent: new Map(),
   }
 }
@@ -48,6 +51,8 @@ export function bookLimits(
 export interface JudgedBy {
   step: Step
   carrier: CarrierForLimit
+  /** The carrier in the ×1 line, beside one that was read at the carrier power station. */
+  firstLine: CarrierForLimit | null
   books: readonly BookLimits[]
 }
 
@@ -80,23 +85,31 @@ export function judgeHarmonic(
     const total = antenna.length > 0 ? withLines(found.budget, antenna, context) : found.budget
     return against({ limit, total, ratio: null }, seen, { book, by }, context)
   }
-  const candidates = [
-    by.carrier,
-    ...(by.carrier.from === 'carrier-power' ? [firstLineCarrier(by.step, context)] : []),
-  ].flatMap(carrier => {
-    const own =
-      carrier &&
-      (carrier === by.carrier
-        ? limit
-        : evaluateLimit(book.rulebook, carrierFacts(by.step, carrier.powerW), emission))
-    return carrier && own?.kind === 'limit' && own.slope !== 0
-      ? [{ limit: own, ratio: ratioBudget({ found, carrier, antenna }, context) }]
-      : []
-  })
-  const best = candidates.reduce((a, b) =>
-    b.ratio.standardUncertainty < a.ratio.standardUncertainty ? b : a,
-  )
+  const own: LimitAndRatio = { limit, ratio: ratioBudget({ found, carrier: by.carrier, antenna }, context) }
+  const other = throughFirstLine({ found, emission, antenna }, book, by, context)
+  const best = other && other.ratio.standardUncertainty < own.ratio.standardUncertainty ? other : own
   return against({ limit: best.limit, total: best.ratio, ratio: best.ratio }, seen, { book, by }, context)
+}
+
+interface LimitAndRatio {
+  limit: LimitFound
+  ratio: Budget
+}
+
+/** The same against the carrier in the ×1 line; null where that is not read, or its limit stands still. */
+function throughFirstLine(
+  {
+    found,
+    emission,
+    antenna,
+  }: Pick<HarmonicSeen, 'found' | 'emission'> & { antenna: readonly Contribution[] },
+  book: BookLimits,
+  by: JudgedBy,
+  context: Context,
+): LimitAndRatio | null {
+  const limit = book.firstLine?.(emission)
+  if (!by.firstLine || limit?.kind !== 'limit' || limit.slope === 0) return null
+  return { limit, ratio: ratioBudget({ found, carrier: by.firstLine, antenna }, context) }
 }
 
 /** A harmonic, or any other spur, as a rulebook sees it. */

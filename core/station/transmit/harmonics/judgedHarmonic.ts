@@ -106,8 +106,8 @@ function judgeBy(book: BookLimits, read: ReadHarmonic, by: JudgedBy, context: Co
   return { limit: judged.limit, ratio: judged.ratio, verdict, words: verdictWords(verdict) }
 }
 
-function yardstickLimits(rulebook: Rulebook, { step, carrier }: JudgedBy): BookLimits {
-  return bookLimits(rulebook, { step, carrier, edges: null })
+function yardstickLimits(rulebook: Rulebook, by: JudgedBy): BookLimits {
+  return bookLimits(rulebook, by, null)
 }
 
 function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): number | null {

@@ -1,0 +1,2 @@
+import { bundleProgram } from './scripts/lib.mjs'
+await bundleProgram('zz-judge.ts', '/tmp/zzj.cjs')
