@@ -15,7 +15,7 @@ export interface StationPart {
 export interface StationView {
   /** The whole screen, where the usual one does not serve. Given `run`. */
   panel?: Component
-  /** Above the drawing. */
+  /** Above the drawing; it may take files, as `actions` may. */
   before?: Component
   drawing?: Component
   /** Below the table of figures. */
@@ -77,7 +77,6 @@ export const stationViews: Readonly<Record<string, StationView>> = {
   'by-ear': {
     before: lazy(() => import('./by-ear/ClipShelf.vue')),
     drawing: lazy(() => import('./by-ear/BlindListening.vue')),
-    actions: lazy(() => import('./by-ear/ClipActions.vue')),
   },
   squelch: { drawing: lazy(() => import('./squelch/SquelchLadder.vue')) },
   neighbour: {

@@ -28,12 +28,12 @@ test('by ear: clips are brought in and recorded, played, taken away, and chosen 
     { name: 'marshal.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('x') },
     { name: 'empty.wav', mimeType: 'audio/wav', buffer: Buffer.from('RIFF') },
   ])
-  await expect(page.getByText('“marshal.mp3” is no clip known here')).toBeVisible()
-  await expect(page.getByText(/“empty.wav” was not brought in|it is not a WAV file/)).toBeVisible()
+  await expect(page.getByText(/“marshal.mp3” is no clip known here.*“empty.wav”/)).toBeVisible()
   await expect(clips(page).getByRole('listitem')).toHaveCount(1)
-  // Longer than a clip holds: cut, and a loudness by the closed form: a sine of 0.2 with a hundredth of noise beside.
+  // Longer than a clip holds: cut, and a loudness by the closed form: a sine of 0.2
+  // is −17.0, and the noise beside it, which is as wide as the file, adds 0.8 through the K weighting.
   await expect(clips(page)).toContainText('30.0 s, 2.88 MB')
-  await expect(clips(page)).toContainText(/-1[67]\.\d LUFS/)
+  await expect(clips(page)).toContainText(/−16\.[1-3] LUFS/)
   await page.getByLabel('What is said in it').fill('four vowels, a man’s voice, strong signal')
   await page.getByLabel('What is said in it').press('Enter')
 

@@ -11,6 +11,12 @@ import type { StationView } from '~/stations'
  */
 const { run, view } = defineProps<{ run: StationRun; view: StationView }>()
 
+/** A part of the screen that may take files. */
+interface TakesFiles {
+  pick?: () => void
+  take?: (files: File[]) => void
+}
+
 const ui = useUiStore()
 const store = useReviewStore()
 const route = useRoute()
@@ -21,7 +27,8 @@ const table = useTemplateRef<{
   takeInHand: (slotId: string) => void
 }>('table')
 const record = useTemplateRef<{ focusNote: () => void }>('record')
-const actions = useTemplateRef<{ pick?: () => void; take?: (files: File[]) => void }>('actions')
+const actions = useTemplateRef<TakesFiles>('actions')
+const before = useTemplateRef<TakesFiles>('before')
 const recording = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('recording')
 provide(KEEP_NEXT, figure => table.value?.keepNext(figure))
 provide(TAKE_IN_HAND, slotId => table.value?.takeInHand(slotId))
@@ -49,7 +56,9 @@ const focus = computed(
     slots.value[0] ??
     null,
 )
-const takesFiles = computed(() => recording.value ?? (actions.value?.take ? actions.value : null))
+const takesFiles = computed(
+  () => recording.value ?? [actions.value, before.value].find(part => part?.take) ?? null,
+)
 const skipped = computed(() => (step.value && store.context ? store.context.skipReason(step.value) : null))
 
 function dropped(event: DragEvent): void {
@@ -96,7 +105,7 @@ useStationKeys(run, {
       <p v-if="skipped !== null" class="skipped" role="status">Left out of the run: {{ skipped }}</p>
       <RadioSettings :step="step" :unsafe="unsafe" />
       <InterlockList v-if="step.interlocks.length" :step="step" :open="locks" />
-      <component :is="view.before" v-if="view.before" :run="run" :result="result" />
+      <component :is="view.before" v-if="view.before" ref="before" :run="run" :result="result" />
       <component :is="view.drawing" v-if="view.drawing" :run="run" :result="result" />
       <QuestionsList :questions="result.questions" />
       <section class="sheet table" :aria-label="`${station.title}: figures of this step`">

@@ -11,10 +11,15 @@ const store = useReviewStore()
 const { playing, play, stop } = useClipPlayer()
 
 const own = computed(() => (store.context ? clipsOf(result.step, store.context) : []))
-const others = computed(() => store.review?.clips.filter(({ setId }) => setId !== result.step.set.id) ?? [])
+/** The control radio’s first: that is what a radio is set against. */
+const others = computed(() => {
+  const clips = store.review?.clips.filter(({ setId }) => setId !== result.step.set.id) ?? []
+  const control = store.review?.sets.find(({ role }) => role === 'control')?.id
+  return [...clips].sort((a, b) => Number(b.setId === control) - Number(a.setId === control))
+})
 const ownId = ref<string | null>(null)
 const otherId = ref<string | null>(null)
-const listener = ref('')
+const listener = ref(store.review?.reviewer ?? '')
 
 const titleOf = (clip: ClipHead): string => {
   const set = store.review?.sets.find(({ id }) => id === clip.setId)

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { mdiMicrophone, mdiStop } from '@mdi/js'
+import { plainWords } from '~/errors/plainWords'
+import type { Recorded } from '~/composables/useClipRecorder'
 import { clipFromFile, clipFromSamples } from '~/workers/clipWorker'
 import { MOST_CLIP_S, type PreparedClip } from '#core/sound'
 import type { StationPart } from '~/stations'
@@ -12,9 +14,7 @@ const ui = useUiStore()
 const picker = useTemplateRef<{ pick: () => void }>('picker')
 const isBusy = ref(false)
 const { keepClip } = useKeepClip()
-const { state, start, stop } = useClipRecorder(MOST_CLIP_S, ({ samples, sampleRateHz, device }) =>
-  keepAs(`recorded from ${device}`, clipFromSamples(samples, sampleRateHz)),
-)
+const { state, start, stop } = useClipRecorder(MOST_CLIP_S, recorded => void keepRecorded(recorded))
 /** The level from which what is recorded stands at the rail. */
 const CLIPS_AT = 0.999
 
@@ -37,22 +37,37 @@ const words = computed(() => {
   }
 })
 
-async function keepAs(name: string, clip: Promise<PreparedClip>): Promise<void> {
-  isBusy.value = true
+/** Keeps a clip. Returns what was wrong, in words; null where it is kept. */
+async function keepAs(name: string, clip: Promise<PreparedClip>): Promise<string | null> {
   try {
     await keepClip(result.step, await clip, name)
+    return null
   } catch (error) {
-    ui.sayProblem(error)
+    return plainWords(error)
   }
+}
+
+async function keepRecorded({ samples, sampleRateHz, device }: Recorded): Promise<void> {
+  isBusy.value = true
+  const wrong = await keepAs(`recorded from ${device}`, clipFromSamples(samples, sampleRateHz))
+  if (wrong !== null) ui.sayProblem(wrong)
   isBusy.value = false
 }
 
+/** Several at once: what is wrong with any of them is told together. */
 async function take(files: File[]): Promise<void> {
   if (store.readOnly) return
-  for (const file of files) {
-    if (/\.wav$/i.test(file.name)) await keepAs(file.name, clipFromFile(file))
-    else ui.sayProblem(`“${file.name}” is no clip known here. Known: WAV. Nothing was brought in.`)
-  }
+  isBusy.value = true
+  const wrong: (string | null)[] = []
+  for (const file of files)
+    wrong.push(
+      /\.wav$/i.test(file.name)
+        ? await keepAs(file.name, clipFromFile(file))
+        : `“${file.name}” is no clip known here. Known: WAV. It was not brought in.`,
+    )
+  const told = wrong.filter(words => words !== null)
+  if (told.length > 0) ui.sayProblem(told.join(' '))
+  isBusy.value = false
 }
 
 function pick(): void {

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { mdiClose, mdiPlay, mdiStop } from '@mdi/js'
+import { printNumber } from '#core/quantity'
 import { CLIP_SOUNDS, type ClipHead, MOST_CLIPS } from '#core/review'
 import { clipsOf } from '#core/station'
 import type { StationPart } from '~/stations'
 import { MOST_CLIP_S } from '#core/sound'
+import ClipActions from './ClipActions.vue'
 
 /** The clips of a radio: what each lets hear, how long and loud it is; played in place. */
-const { result } = defineProps<StationPart>()
+const { run, result } = defineProps<StationPart>()
+const actions = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('actions')
 const store = useReviewStore()
 const { playing, play, stop } = useClipPlayer()
 
@@ -44,8 +47,13 @@ async function takeAway(clip: ClipHead): Promise<void> {
 }
 
 const toggle = (clip: ClipHead): void => (playing.value === clip.id ? stop() : void play(clip))
+defineExpose({
+  pick: () => actions.value?.pick(),
+  take: (files: File[]) => actions.value?.take(files),
+})
+
 const loudWords = ({ loudnessLufs }: ClipHead): string =>
-  loudnessLufs === null ? 'too soft to say' : `${loudnessLufs.toFixed(1)} LUFS`
+  loudnessLufs === null ? 'too soft to say how loud' : `${printNumber(loudnessLufs)} LUFS`
 const sizeWords = ({ seconds, bytes }: ClipHead): string =>
   `${seconds.toFixed(1)} s, ${(bytes / 1e6).toFixed(2)} MB`
 </script>
@@ -83,20 +91,24 @@ const sizeWords = ({ seconds, bytes }: ClipHead): string =>
           :disabled="store.readOnly"
           @update:model-value="change(clip.id, { sounds: $event })"
         />
-        <span class="small quiet facts"
-          >{{ clip.name }}<br />{{ sizeWords(clip) }}, <span class="value">{{ loudWords(clip) }}</span></span
-        >
-        <VBtn size="small" variant="text" @click="takeAway(clip)">Take away</VBtn>
-        <VBtn
-          :icon="mdiClose"
-          size="small"
-          variant="text"
-          :aria-label="`Take off ${clip.words || clip.name}`"
-          :disabled="store.readOnly"
-          @click="takeOff(clip.id)"
-        />
+        <div class="tail">
+          <span class="small quiet facts"
+            >{{ clip.name }}<br />{{ sizeWords(clip) }},
+            <span class="value">{{ loudWords(clip) }}</span></span
+          >
+          <VBtn size="small" variant="text" @click="takeAway(clip)">Take away</VBtn>
+          <VBtn
+            :icon="mdiClose"
+            size="small"
+            variant="text"
+            :aria-label="`Take off ${clip.words || clip.name}`"
+            :disabled="store.readOnly"
+            @click="takeOff(clip.id)"
+          />
+        </div>
       </li>
     </ul>
+    <div class="row takes"><ClipActions ref="actions" :run="run" :result="result" /></div>
     <p class="small quiet">
       {{ totalMB }} MB of clips in the review’s file. A clip holds {{ MOST_CLIP_S }} s or 3 MB, a review
       {{ MOST_CLIPS }} clips; they are kept as WAV of 16 bit, all channels in one.
@@ -129,8 +141,17 @@ ul {
 .kind {
   flex: 0 1 220px;
 }
+.tail {
+  display: flex;
+  flex: 1 1 100%;
+  gap: 8px;
+  align-items: center;
+}
 .facts {
-  flex: 0 1 210px;
+  flex: 1 1 auto;
   overflow-wrap: anywhere;
+}
+.takes {
+  margin: 6px 0 10px;
 }
 </style>

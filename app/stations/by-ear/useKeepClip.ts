@@ -2,7 +2,10 @@ import { MOST_CLIPS } from '#core/review'
 import type { Step } from '#core/step'
 import type { PreparedClip } from '#core/sound'
 
-/** Keeps a clip with a step: its sound first, so that its head never stands without. */
+/**
+ * Keeps a clip with a step: its sound first, so that its head never stands without.
+ * @throws Error in plain words.
+ */
 export function useKeepClip() {
   const store = useReviewStore()
   const ui = useUiStore()
@@ -11,7 +14,7 @@ export function useKeepClip() {
     const { review } = store
     if (!review) return
     if (review.clips.length >= MOST_CLIPS)
-      return ui.sayProblem(
+      throw new Error(
         `A review holds ${MOST_CLIPS} clips. Take one off first; “${name}” was not kept, nothing else changed.`,
       )
     const id = crypto.randomUUID()

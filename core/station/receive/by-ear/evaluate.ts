@@ -9,6 +9,7 @@ import {
   openSlot,
   type StationAnswer,
 } from '../../../judging'
+import { printNumber } from '../../../quantity'
 import { type ClipHead, type RadioSet } from '../../../review'
 import type { Slot, SlotResult, Step, StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
@@ -76,7 +77,7 @@ function clipsResult(step: Step, slot: Slot, context: Context): SlotResult {
 /** A clip in one line: what it lets hear, for how long, how loud. */
 export function clipWords({ sounds, words, name, seconds, loudnessLufs }: ClipHead): string {
   const what = sounds === 'heard' ? 'What it hears' : 'How it sounds on the air'
-  const loud = loudnessLufs === null ? 'too soft to say how loud' : `${loudnessLufs.toFixed(1)} LUFS`
+  const loud = loudnessLufs === null ? 'too soft to say how loud' : `${printNumber(loudnessLufs)} LUFS`
   return `${what}: ${words || name}, ${seconds.toFixed(1)} s, ${loud}.`
 }
 

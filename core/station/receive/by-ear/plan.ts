@@ -18,14 +18,17 @@ export function planByEar(set: RadioSet, context: Context): Step[] {
     keyed: null,
     durationS: 240,
     slots: ({ channel }) => {
-      const slot = (rest: Pick<Slot, 'id' | 'kind' | 'label' | 'field'>): Slot => ({
+      const slot = (rest: Pick<Slot, 'id' | 'kind' | 'label' | 'field' | 'optional'>): Slot => ({
+        optional: true,
         ...rest,
         frequencyHz: channel.frequencyHz,
         role: null,
-        optional: true,
       })
       return [
-        slot({ id: CLIPS_SLOT, kind: { is: 'clips' }, label: 'Clips kept', field: { as: 'derived' } }),
+        slot({
+          ...{ id: CLIPS_SLOT, kind: { is: 'clips' }, label: 'Clips kept', field: { as: 'derived' } },
+          optional: false,
+        }),
         slot({
           id: 'sound',
           kind: { is: 'sound' },

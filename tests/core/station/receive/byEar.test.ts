@@ -111,7 +111,7 @@ describe('by ear', () => {
     const [loud, soft] = heard(
       bench({}, [clip('set'), clip('set', { id: 'two', sounds: 'sent', words: '', loudnessLufs: null })]),
     ).slot('clips').notes
-    expect(loud).toBe('What it hears: one to ten, 4.0 s, -20.0 LUFS.')
+    expect(loud).toBe('What it hears: one to ten, 4.0 s, −20.0 LUFS.')
     expect(soft).toBe('How it sounds on the air: take 1.wav, 4.0 s, too soft to say how loud.')
   })
 
