@@ -70,6 +70,7 @@ export const stationViews: Readonly<Record<string, StationView>> = {
     actions: lazy(() => import('./sensitivity/AudioActions.vue')),
   },
   audio: {
+    before: lazy(() => import('./audio/VoltsNow.vue')),
     drawing: lazy(() => import('./audio/ResponseDrawing.vue')),
     actions: lazy(() => import('./audio/VoltsActions.vue')),
   },

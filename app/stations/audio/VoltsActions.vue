@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { AUDIO } from '#core/station'
 import { SINAD_DEFAULTS, type SinadSettings } from '#core/signal'
 import type { HeardRecording } from '~/workers/audio.worker'
 import { hearRecording } from '~/workers/audioWorker'
 import type { StationPart } from '~/stations'
+import { NO_FULL_SCALE, useFullScale } from './useFullScale'
 import VoltsDialog from './VoltsDialog.vue'
 
 /** Takes volts from recordings of a calibrated sound card. */
@@ -17,18 +17,11 @@ const isBusy = ref(false)
 /** All of the band: what a voltmeter would show. */
 const SETTINGS: SinadSettings = { ...SINAD_DEFAULTS, weighting: { filter: 'flat', deEmphasisS: null } }
 
-const fullScaleV = computed(() => {
-  const chain = store.context?.chain(result.step.chains[AUDIO] ?? null)
-  const instrument = chain && store.context?.instrument(chain.instrumentId)
-  return instrument?.kind === 'audio-meter' ? instrument.fullScaleV : null
-})
+const fullScaleV = useFullScale(() => result.step)
 
 async function take([file]: File[]): Promise<void> {
   if (!file || store.readOnly) return
-  if (fullScaleV.value === null)
-    return ui.sayProblem(
-      'Volts need a sound card whose full scale is known. Calibrate it on the bench with a voltage you know, and choose its chain here. Nothing was brought in.',
-    )
+  if (fullScaleV.value === null) return ui.sayProblem(`${NO_FULL_SCALE} Nothing was brought in.`)
   isBusy.value = true
   try {
     recording.value = await hearRecording(file, 0, SETTINGS)

@@ -3,7 +3,7 @@ import { printHz, printNumber, printPercent } from '#core/quantity'
 import { keptVolts, likelySlot, voltsOf } from '#core/station'
 import type { Step } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
-import type { HeardRecording } from '~/workers/audio.worker'
+import type { HeardRecording, HeardStretch } from '~/workers/audio.worker'
 
 /** The volts of each stretch of a recording, and what each of them is. */
 const { recording, fullScaleV, run, step } = defineProps<{
@@ -28,6 +28,9 @@ const twice = computed(() => {
 })
 const count = computed(() => chosen.value.filter(id => id !== LEFT_OUT).length)
 
+const howOf = ({ fromS, toS }: HeardStretch): string =>
+  `${fromS.toFixed(1)} to ${toS.toFixed(1)} s of the recording`
+
 function keep(): void {
   if (twice.value || count.value === 0) return
   const source = {
@@ -38,7 +41,9 @@ function keep(): void {
   }
   const kept = recording.stretches.flatMap((stretch, i) => {
     const slotId = chosen.value[i]!
-    return slotId === LEFT_OUT ? [] : [keptVolts(stretch, { slotId, fullScaleV, source })]
+    return slotId === LEFT_OUT
+      ? []
+      : [keptVolts(stretch, { slotId, fullScaleV, how: howOf(stretch), source })]
   })
   if (run.keep(kept, `${kept.length} voltages from ${recording.fileName}`)) emit('close')
 }

@@ -3,15 +3,13 @@ import type { ReadingSource } from '../../../review'
 import { type KeptFigure, seenFigure } from '../../../step'
 import { REFERENCE_HZ, RESPONSE_HZ } from './plan'
 
-/** What a stretch of recorded audio holds. */
+/** What a stretch of audio holds. */
 export interface RecordedVolts {
   /** Power of all of it through the filter, full scale 1: a sine at full scale has ½. */
   totalPower: number
   /** rms of the harmonics against the tone’s; null where there is no tone. */
   distortion: number | null
   toneHz: number | null
-  fromS: number
-  toS: number
 }
 
 /** Volts rms, as a voltmeter would show them. @param fullScaleV - volts rms of a sine at full scale. */
@@ -32,12 +30,12 @@ export function likelySlot({ toneHz, distortion }: RecordedVolts): string {
   return (distortion ?? 0) >= RATED_FROM ? 'rated-v' : 'tone-v'
 }
 
-/** A stretch as a reading of volts in a slot. */
+/** A stretch as a reading of volts in a slot. @param given.how - how it was come by, as a sentence begins. */
 export function keptVolts(
   stretch: RecordedVolts,
-  given: { slotId: string; fullScaleV: number; source: ReadingSource },
+  given: { slotId: string; fullScaleV: number; how: string; source: ReadingSource },
 ): KeptFigure {
-  const { distortion, fromS, toS } = stretch
+  const { distortion } = stretch
   const volts = voltsOf(stretch, given.fullScaleV)
   const digits = Math.max(0, 2 - Math.floor(Math.log10(Math.max(volts, 1e-9))))
   const value = Number(volts.toFixed(digits))
@@ -49,7 +47,7 @@ export function keptVolts(
       value,
       unit: 'V',
       resolution: 10 ** -digits,
-      method: `${fromS.toFixed(1)} to ${toS.toFixed(1)} s of the recording, 20 Hz to 20 kHz; ${distorted}.`,
+      method: `${given.how}, 20 Hz to 20 kHz; ${distorted}.`,
     }),
     source: given.source,
   }

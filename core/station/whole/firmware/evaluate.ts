@@ -9,12 +9,13 @@ import {
   openSlot,
   type StationAnswer,
 } from '../../../judging'
-import { printFrequencyShort, printMhz } from '../../../quantity'
+import { printDb, printFrequencyShort, printMhz } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import { type Rulebook, rulebooks } from '../../../rules'
 import type { Question, Slot, SlotResult, Step, StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
 import { openDerived } from '../../derivedResult'
+import { type HarmonicChange, harmonicChanges } from './harmonicsOfOther'
 import { planFirmware, RANGES } from './plan'
 import { type RangePart, whoMayUse } from './whoMay'
 
@@ -37,6 +38,7 @@ export function evaluateFirmware(step: Step, context: Context): StepResult {
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.kind.is === 'who') return whoResult(step, slot, context)
+  if (slot.kind.is === 'other-firmware') return changeResult(step, slot, context)
   const figure = figureIn(step, slot, context)
   if (!figure) return openSlot(step, slot, context)
   const words = figure.seen.unit === 'words' ? figure.text : 'as found'
@@ -48,6 +50,48 @@ function transmittingServices({ review }: Context): Rulebook[] {
   return [...rulebooks, ...review.ownRulebooks].filter(({ clauses }) =>
     clauses.some(({ about }) => about === 'carrier-power'),
   )
+}
+
+/** The harmonic that differs most between two entries of one unit. */
+function changeResult(step: Step, slot: Slot, context: Context): SlotResult {
+  if (context.skipReason(step) !== null) return openSlot(step, slot, context)
+  const other = context.review.sets.find(({ id }) => id === slot.kind.setId)
+  const changes = other ? harmonicChanges(step.set, other, context) : []
+  const most = changes.reduce<HarmonicChange | null>(
+    (a, b) => (a && Math.abs(a.strongerDb) >= Math.abs(b.strongerDb) ? a : b),
+    null,
+  )
+  if (!other || !most)
+    return openDerived(slot, 'Not compared', 'Harmonics of both, on one channel at one level.')
+  const version = versionOf(other, context)
+  const against = version ? `with ${version}` : 'of the other'
+  const isSure = Math.abs(most.strongerDb) > most.budget.range
+  return {
+    ...NOTHING,
+    slot,
+    state: 'read',
+    found: {
+      value: most.strongerDb,
+      unit: 'dB',
+      budget: most.budget,
+      isUpperBound: false,
+      path: null,
+      notes: [],
+    },
+    verdict: verdictWithout('observation', 'One unit beside itself; not a verdict.'),
+    words: `×${most.n} of ${printMhz(most.carrierHz)} is ${printDb(Math.abs(most.strongerDb))} ${most.strongerDb < 0 ? 'weaker' : 'stronger'} than ${against}`,
+    notes: [
+      `The greatest difference of ${changes.length} ${changes.length === 1 ? 'harmonic' : 'harmonics'} that were read of both; what both readings share of the bench cancels.`,
+      ...(isSure ? [] : ['No more than the two readings leave open: the firmware need not be the cause.']),
+    ],
+  }
+}
+
+/** The firmware a set says it runs: after a change, where it was changed. */
+function versionOf(set: RadioSet, context: Context): string | null {
+  const [step] = planFirmware(set, context)
+  const told = ['version-after', 'version-before'].map(id => step && figureIn(step, { id }, context))
+  return told.find(figure => figure)?.text ?? null
 }
 
 interface FoundRange {

@@ -1,6 +1,7 @@
 import type { Context } from '../../../context'
-import type { RadioSet } from '../../../review'
+import { type RadioSet, setShortName } from '../../../review'
 import { type FieldSpec, planSteps, type Slot, type Step, type StepPlace } from '../../../step'
+import { sameUnit } from './harmonicsOfOther'
 
 /** Identity of the station, as readings are stored under it. */
 export const FIRMWARE_ID = 'firmware'
@@ -30,9 +31,9 @@ export function planFirmware(set: RadioSet, context: Context): Step[] {
     level: 'lowest',
     keyed: { seconds: 5 },
     durationS: 600,
-    slots: slotsOf,
+    slots: place => [...slotsOf(place), ...againstOthers(set, place, context)],
     instruction:
-      'Note version and lock state before anything is changed. Find the ends of each range by keying shortly into a load, lowest power. To compare harmonics of two firmwares, add the same unit as a second sample.',
+      'Note version and lock state before anything is changed. Find the ends of each range by keying shortly into a load, lowest power. To compare harmonics of two firmwares, add the same unit as a second sample, with the same serial number.',
     radioSettings: [{ id: 'load', words: 'Load on the socket, nothing radiates' }],
     cautions: [
       'A change of firmware may brick the set, void its approval and change what is lawful with it. Only the owner decides.',
@@ -40,6 +41,19 @@ export function planFirmware(set: RadioSet, context: Context): Step[] {
       'How a lock is taken off is not said here.',
     ],
   })
+}
+
+/** The same unit entered again, with another firmware: its harmonics stand beside these. */
+function againstOthers(set: RadioSet, { channel }: StepPlace, { review }: Context): Slot[] {
+  return sameUnit(set, review.sets).map(other => ({
+    id: `harmonics-${other.id}`,
+    kind: { is: 'other-firmware', setId: other.id },
+    label: `Harmonics against ${setShortName(other)}`,
+    frequencyHz: channel.frequencyHz,
+    field: { as: 'derived' },
+    role: null,
+    optional: true,
+  }))
 }
 
 function slotsOf({ channel }: StepPlace): Slot[] {

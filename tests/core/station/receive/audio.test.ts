@@ -125,7 +125,7 @@ describe('the step of the speaker', () => {
 })
 
 describe('volts of a recording', () => {
-  const stretch = { totalPower: 0.02, distortion: 0.1, toneHz: 1000, fromS: 0.5, toS: 3 }
+  const stretch = { totalPower: 0.02, distortion: 0.1, toneHz: 1000 }
 
   it('a sine at full scale stands at the volts of full scale: a tenth of it in amplitude is a tenth', () => {
     expect(voltsOf({ totalPower: 0.5 }, 2)).toBeCloseTo(2, 12)
@@ -133,7 +133,12 @@ describe('volts of a recording', () => {
   })
 
   it('are kept with three digits, and how they were come by', () => {
-    const kept = keptVolts(stretch, { slotId: 'rated-v', fullScaleV: 2, source: { kind: 'typed' } })
+    const kept = keptVolts(stretch, {
+      slotId: 'rated-v',
+      fullScaleV: 2,
+      how: 'One second',
+      source: { kind: 'typed' },
+    })
     expect(plain(kept.text)).toBe('0.400 V')
     expect(kept.seen).toMatchObject({ value: 0.4, unit: 'V', resolution: 0.001 })
     expect(plain(kept.seen.method)).toContain('distortion 10.0 %')
