@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
 import browserArguments from '../../scripts/browserArguments.json' with { type: 'json' }
 import { fakeCardWav } from './audioFixtures'
-import { DEMO, openDemoAt } from './support'
+import { DEMO, goOver, openDemoAt, visit } from './support'
 
 /** SINAD of the file the fake sound card plays, by the closed form. */
 const TRUE_SINAD_DB = 13.4
@@ -48,6 +48,33 @@ test('live sound: the figure on screen is the file’s, and is kept with the lev
   await expect(page.locator('[data-slot="p1"] input').last()).toHaveValue(/^13\.\d$/)
   await page.getByRole('button', { name: 'Stop listening' }).click()
   await expect(page.getByTestId('sinad-now')).toHaveCount(0)
+})
+
+test('live volts: tone and noise together, as a voltmeter shows them, kept as what they are', async ({
+  page,
+}) => {
+  await openDemoAt(page, `${DEMO}/audio?set=mini`)
+  await goOver(page)
+  for (const lock of await page.getByRole('checkbox', { name: /cannot transmit/ }).all()) await lock.check()
+  await expect(page.getByRole('button', { name: 'Listen', exact: true })).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByText('Volts need a sound card whose full scale is known')).toBeVisible()
+  await visit(page, `${DEMO}/bench?set=mini&chain=ears`)
+  await page.getByRole('button', { name: /^Sound card/ }).first().click()
+  await page.getByLabel('Known voltage').fill('1')
+  await page.getByLabel('It stands at').fill('-20')
+  await page.getByRole('button', { name: 'Calibrate' }).click()
+  await expect(page.getByText('A sine of 10.000 V rms stands at full scale')).toBeVisible()
+  await visit(page, `${DEMO}/audio?set=mini`)
+  await expect(page.getByRole('button', { name: 'Listen', exact: true })).toBeVisible()
+  await page.keyboard.press('l')
+  const volts = page.getByTestId('volts-now')
+  await expect(volts).toHaveText(/\d/)
+  await expect(page.getByText(/(0\.999|1\.00[01]).kHz/)).toBeVisible()
+  // The tone of 0.2 in amplitude, and noise 13.4 dB under it in 2.7 kHz over 20 kHz: √(2·(0.02 + 0.0071)).
+  await expect(async () => expect(Number(await volts.textContent())).toBeCloseTo(2.33, 1)).toPass()
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.locator('[data-slot="tone-v"] input')).toHaveValue(/^2\.3\d V$/)
 })
 
 test('a device that is unplugged in the middle: told, and what was kept stands', async ({ page }) => {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { SINAD_DEFAULTS, type SinadSettings } from '#core/signal'
 import type { HeardRecording } from '~/workers/audio.worker'
 import { hearRecording } from '~/workers/audioWorker'
 import type { StationPart } from '~/stations'
-import { NO_FULL_SCALE, useFullScale } from './useFullScale'
+import { NO_FULL_SCALE, useFullScale, VOLTMETER_SETTINGS } from './useVoltmeter'
 import VoltsDialog from './VoltsDialog.vue'
 
 /** Takes volts from recordings of a calibrated sound card. */
@@ -14,9 +13,6 @@ const picker = useTemplateRef<{ pick: () => void }>('picker')
 const recording = shallowRef<HeardRecording | null>(null)
 const isBusy = ref(false)
 
-/** All of the band: what a voltmeter would show. */
-const SETTINGS: SinadSettings = { ...SINAD_DEFAULTS, weighting: { filter: 'flat', deEmphasisS: null } }
-
 const fullScaleV = useFullScale(() => result.step)
 
 async function take([file]: File[]): Promise<void> {
@@ -24,7 +20,7 @@ async function take([file]: File[]): Promise<void> {
   if (fullScaleV.value === null) return ui.sayProblem(`${NO_FULL_SCALE} Nothing was brought in.`)
   isBusy.value = true
   try {
-    recording.value = await hearRecording(file, 0, SETTINGS)
+    recording.value = await hearRecording(file, 0, VOLTMETER_SETTINGS)
   } catch (error) {
     ui.sayProblem(error)
   }

@@ -1,18 +1,15 @@
 <script setup lang="ts">
 import { printHz, printNumber, printPercent } from '#core/quantity'
-import { SINAD_DEFAULTS, type SinadSettings } from '#core/signal'
 import { keptVolts, likelySlot, type RecordedVolts, voltsOf } from '#core/station'
 import type { StationPart } from '~/stations'
-import { NO_FULL_SCALE, useFullScale } from './useFullScale'
+import { NO_FULL_SCALE, useFullScale, VOLTMETER_SETTINGS } from './useVoltmeter'
 
 /** Volts at the speaker as the sound card hears them just now, with tone and distortion; kept as what they are. */
 const { run, result } = defineProps<StationPart>()
 const store = useReviewStore()
 const ui = useUiStore()
 
-/** All of the band: what a voltmeter would show. */
-const settings = ref<SinadSettings>({ ...SINAD_DEFAULTS, weighting: { filter: 'flat', deEmphasisS: null } })
-const { state, heard, devices, deviceId, listen, stop } = useListening(() => settings.value)
+const { state, heard, devices, deviceId, listen, stop } = useListening(() => VOLTMETER_SETTINGS)
 const fullScaleV = useFullScale(() => result.step)
 
 const isOn = computed(() => state.value.kind === 'listening' || state.value.kind === 'starting')
