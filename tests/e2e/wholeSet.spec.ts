@@ -34,6 +34,12 @@ test('battery by keyboard: currents are typed, a discharge is brought in, the ch
     .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('s,A\n0,1\nlater,1') })
   await expect(page.getByText('“bad.csv” was not brought in: the time reads “later”')).toBeVisible()
 
+  // Live, by the stand-in: stopped early it says how far it went.
+  await page.getByRole('button', { name: 'Simulated pack' }).click()
+  await expect(page.getByTestId('pack-now')).toContainText(/0\.[1-9]\d h: .* V/)
+  await page.getByRole('button', { name: 'Stop and keep' }).click()
+  await expect(page.getByText('The discharge of “simulated pack.csv” is kept')).toBeVisible()
+
   await page.getByText('Own duty and ammeter').click()
   await page.getByLabel('Own duty: keyed').fill('50')
   await page.getByLabel('Own duty: keyed').press('Enter')
