@@ -31,15 +31,10 @@ async function fill(): Promise<void> {
   }
 }
 
-async function start(): Promise<void> {
+/** On to the four questions; a name may be given before. */
+function start(): void {
   const name = title.value.trim()
-  if (!name) return
-  try {
-    const id = await shelf.start(name)
-    await router.push(`/review/${id}/card`)
-  } catch (error) {
-    ui.sayProblem(error)
-  }
+  void router.push(name ? `/start?title=${encodeURIComponent(name)}` : '/start')
 }
 
 async function openDemo(): Promise<void> {
@@ -157,7 +152,7 @@ function putCopy(bundle: ReviewBundle): void {
           placeholder="Marshals’ handhelds for the spring race"
           :maxlength="200"
         />
-        <VBtn type="submit" color="primary" :disabled="!title.trim()">Start a review</VBtn>
+        <VBtn type="submit" color="primary">Start a review</VBtn>
       </form>
 
       <section v-if="shelf.problem" class="sheet empty" role="alert" data-testid="no-storage">
@@ -187,8 +182,8 @@ function putCopy(bundle: ReviewBundle): void {
       >
         <h2>The shelf is empty</h2>
         <p>
-          Start a review above: name it, add a radio with what its maker claims, tell what is on your bench,
-          and the run is planned for you. Or look at the demo review first; everything in it is invented.
+          Start a review above: four answers, and the first step is open. Or look at the demo review first;
+          everything in it is invented.
         </p>
         <div class="row"><VBtn variant="outlined" @click="openDemo">Open the demo review</VBtn></div>
       </section>

@@ -49,12 +49,10 @@ export const useShelfStore = defineStore('shelf', () => {
     }
   }
 
-  async function start(title: string): Promise<string> {
-    const { newReview } = await import('#core/review')
-    const review = newReview({ id: crypto.randomUUID(), title, at: new Date().toISOString() })
+  /** Puts a review that was just begun on the shelf. */
+  async function keepNew(review: Review): Promise<void> {
     await saveReview(review)
     await refresh()
-    return review.id
   }
 
   /** Puts the demo review on the shelf; one that is there already is replaced. */
@@ -106,7 +104,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   return {
     ...{ heads, damaged, loaded, problem, refresh, isOnShelf },
-    ...{ start, put, remove, rescue, readFile, salvageFile, asCopy, bundleOf, pointsOf },
+    ...{ keepNew, put, remove, rescue, readFile, salvageFile, asCopy, bundleOf, pointsOf },
     ...{ putDemo, putDemoOnce },
   }
 })

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoReview } from '#core/demo'
-import { type CurvePoints, type Review, type TracePoints, writeReviewFile } from '#core/review'
+import { type CurvePoints, newReview, type Review, type TracePoints, writeReviewFile } from '#core/review'
 import { useShelfStore } from '~/stores/shelf'
 
 const disk = vi.hoisted(() => ({
@@ -52,9 +52,10 @@ describe('the shelf', () => {
     disk.traces.clear()
   })
 
-  it('starts an empty review', async () => {
+  it('keeps a review that was just begun', async () => {
     const shelf = useShelfStore()
-    const id = await shelf.start('Handhelds')
+    const id = 'new'
+    await shelf.keepNew(newReview({ id, title: 'Handhelds', at: '2026-11-27T10:00:00.000Z' }))
     expect(shelf.heads).toMatchObject([{ id, title: 'Handhelds', readingCount: 0 }])
     expect(shelf).toMatchObject({ loaded: true, problem: null })
   })

@@ -8,6 +8,11 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
 
   await test.step('start a review and fill the card', async () => {
     await tabAndType(page, 'What is the review about?', 'Marshals by keyboard')
+    await tabTo(page, /Dual-band handheld/)
+    // The last of the list, where the arrow goes round to.
+    await page.keyboard.press('ArrowUp')
+    await expect(page.getByRole('radio', { name: /Something else/ })).toBeChecked()
+    await page.keyboard.press('Enter')
     await expect(page.getByRole('heading', { name: 'No radio yet' })).toBeVisible()
     await tabTo(page, 'Add a radio')
     await page.keyboard.press('Enter')

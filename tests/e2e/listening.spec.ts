@@ -60,7 +60,10 @@ test('live volts: tone and noise together, as a voltmeter shows them, kept as wh
   await page.keyboard.press('l')
   await expect(page.getByText('Volts need a sound card whose full scale is known')).toBeVisible()
   await visit(page, `${DEMO}/bench?set=mini&chain=ears`)
-  await page.getByRole('button', { name: /^Sound card/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Sound card/ })
+    .first()
+    .click()
   await page.getByLabel('Known voltage').fill('1')
   await page.getByLabel('It stands at').fill('-20')
   await page.getByRole('button', { name: 'Calibrate' }).click()

@@ -1,10 +1,9 @@
 import { expect, test } from '@playwright/test'
-import { follow, harmonicRow, openDemoAt, saved } from './support'
+import { follow, harmonicRow, openDemoAt, saved, startEmpty } from './support'
 
 test('the same job by pointer', async ({ page }) => {
   await page.goto('/')
-  await page.getByLabel('What is the review about?').fill('Marshals by pointer')
-  await page.getByRole('button', { name: 'Start a review' }).click()
+  await startEmpty(page, 'Marshals by pointer')
 
   await page.getByRole('button', { name: 'Add a radio' }).click()
   for (const [label, text] of [

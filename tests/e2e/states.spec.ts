@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemoAt, visit } from './support'
+import { DEMO, harmonicRow, openDemoAt, visit, startEmpty } from './support'
 
 const STATIONS = [
   'carrier-power',
@@ -26,8 +26,7 @@ test('every place of an empty review says what to do next', async ({ page }) => 
   const complaints: string[] = []
   page.on('pageerror', error => complaints.push(error.message))
   await page.goto('/')
-  await page.getByLabel('What is the review about?').fill('Nothing yet')
-  await page.getByRole('button', { name: 'Start a review' }).click()
+  await startEmpty(page, 'Nothing yet')
   await expect(page.getByRole('heading', { name: 'No radio yet' })).toBeVisible()
   const base = new URL(page.url()).pathname.replace(/\/card.*/, '')
   for (const [place, words] of [

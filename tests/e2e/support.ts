@@ -92,6 +92,15 @@ export async function visit(page: Page, path: string): Promise<void> {
   }, path)
 }
 
+/** Starts a review without a radio, from the shelf: its card. */
+export async function startEmpty(page: Page, title: string): Promise<void> {
+  await page.getByLabel('What is the review about?').fill(title)
+  await page.getByRole('button', { name: 'Start a review' }).click()
+  await page.getByRole('radio', { name: /Something else/ }).check()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: 'Add a radio' }).first()).toBeVisible()
+}
+
 /** Opens the demo review from an empty shelf, by its button: its findings. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/')

@@ -1,9 +1,10 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, follow, openDemo, visit } from './support'
+import { DEMO, follow, openDemo, visit, startEmpty } from './support'
 
 const VIEWS: [name: string, path: string, ready: string][] = [
   ['shelf', '/', 'Shelf'],
+  ['start', '/start', 'Start a review'],
   ['card', `${DEMO}/card?set=trek-b`, 'Osmere Trek 2, sample B'],
   ['rulebooks', `${DEMO}/rulebooks`, 'Rulebooks'],
   ['bench', `${DEMO}/bench?set=trek-b`, 'Bench check'],
@@ -25,6 +26,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ],
   ['two-tone', `${DEMO}/two-tone?set=tarnwick`, 'Two-tone, SSB'],
   ['going over', `${DEMO}/sensitivity?set=trek-a`, 'Going over to receiving'],
+  ['by ear', `${DEMO}/by-ear?set=mini`, 'By ear'],
   ['sensitivity', `${DEMO}/sensitivity?set=c1&step=sensitivity:70cm:70cm-2:low`, 'Sensitivity'],
   ['squelch', `${DEMO}/squelch?set=c1&step=squelch:70cm:70cm-2:low`, 'Squelch'],
   ['neighbour', `${DEMO}/neighbour?set=c1`, 'Neighbour channel'],
@@ -189,8 +191,7 @@ test('day and night, keys and find', async ({ page }) => {
 
 test('data is shown as text, never as markup', async ({ page }) => {
   await page.goto('/')
-  await page.getByLabel('What is the review about?').fill('<img src=x onerror="window.bad=1"> & <b>bold</b>')
-  await page.getByRole('button', { name: 'Start a review' }).click()
+  await startEmpty(page, '<img src=x onerror="window.bad=1"> & <b>bold</b>')
   await page.getByRole('button', { name: 'Add a radio' }).click()
   await page.getByLabel('Make', { exact: true }).fill('<script>window.bad=1</script>')
   await page.getByLabel('Make', { exact: true }).press('Enter')

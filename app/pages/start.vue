@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { benchKits, homes, radioKinds, startReview, wishes } from '#core/start'
+
+/** A review in four answers; all of them can be changed later. */
+const shelf = useShelfStore()
+const ui = useUiStore()
+const router = useRouter()
+const route = useRoute()
+
+const title = ref(typeof route.query.title === 'string' ? route.query.title : '')
+const kindId = ref(radioKinds[0]!.id)
+const homeId = ref(homeByLanguage(navigator.language))
+const kitIds = ref<string[]>([])
+const wishId = ref('clean')
+const isBusy = ref(false)
+
+useKeys({ t: () => ui.toggleTheme() })
+onMounted(() => (document.title = 'Start a review · Rigorous Meter'))
+
+/** Where the browser’s language is spoken is a guess: it stands there to be seen. */
+function homeByLanguage(language: string): string {
+  const region = language.split('-').at(-1)?.toLowerCase() ?? ''
+  if (region === 'gb') return 'uk'
+  if (region === 'us' || region === 'ca') return region
+  return EUROPEAN.has(region) ? 'eu' : 'elsewhere'
+}
+
+async function begin(): Promise<void> {
+  isBusy.value = true
+  try {
+    const { review, opens } = startReview(
+      { kindId: kindId.value, homeId: homeId.value, kitIds: kitIds.value, wishId: wishId.value },
+      {
+        id: crypto.randomUUID(),
+        title: title.value,
+        at: new Date().toISOString(),
+        newId: () => crypto.randomUUID(),
+      },
+    )
+    await shelf.keepNew(review)
+    await router.push(`/review/${review.id}/${opens ? `${opens.stationId}?set=${opens.setId}` : 'card'}`)
+  } catch (error) {
+    ui.sayProblem(error)
+  }
+  isBusy.value = false
+}
+</script>
+
+<script lang="ts">
+/** Languages of the European Union, as browsers end their names, and its countries. */
+const EUROPEAN: ReadonlySet<string> = new Set(
+  (
+    'at be bg hr cy cz dk ee fi fr de gr hu ie it lv lt lu mt nl pl pt ro sk si es se ' +
+    'cs da et el ga sl sv'
+  ).split(' '),
+)
+</script>
+
+<template>
+  <div>
+    <AppHeader :crumbs="[{ text: 'Shelf', to: '/' }, { text: 'Start a review' }]" />
+    <main class="main">
+      <div>
+        <h1>Start a review</h1>
+        <p class="quiet">
+          Four answers. All of them can be changed later, and nothing is hidden by any of them.
+        </p>
+      </div>
+      <form class="questions" @submit.prevent="begin">
+        <AnswerChoice
+          v-model="kindId"
+          legend="Which kind of radio?"
+          name="kind"
+          :choices="radioKinds"
+          note="Bands and power as such sets usually have them; everything else stays “not said” until you say it."
+        />
+        <div class="column">
+          <AnswerChoice
+            v-model="homeId"
+            legend="Where do you live?"
+            name="home"
+            :choices="homes"
+            note="The rulebooks follow. They are recalled from memory; local rules and your licence decide."
+          />
+          <AnswerChoice v-model="wishId" legend="What do you want to know?" name="wish" :choices="wishes" />
+        </div>
+        <div class="column">
+          <AnswerTicks
+            v-model="kitIds"
+            legend="What is on your bench?"
+            name="kit"
+            :choices="benchKits"
+            note="Typical figures, marked as assumed: put in your own at the bench. None is an answer too."
+          />
+          <VTextField v-model="title" label="What it is called" placeholder="by the radio" :maxlength="200" />
+          <div class="row">
+            <VBtn type="submit" color="primary" :loading="isBusy">Begin</VBtn>
+            <VBtn variant="text" to="/">Leave it</VBtn>
+          </div>
+        </div>
+      </form>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 20px 20px 40px;
+  display: grid;
+  gap: 14px;
+}
+.questions {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 16px;
+  align-items: start;
+}
+.column {
+  display: grid;
+  gap: 16px;
+}
+</style>

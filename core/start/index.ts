@@ -1,0 +1,5 @@
+export { type BenchKit, benchKits } from './benchKits'
+export { type Home, homes, rulebooksAt, type Service } from './homes'
+export { type BandOfKind, type RadioKind, radioKinds } from './radioKinds'
+export { type StartAnswers, type StartedReview, startReview } from './startReview'
+export { type Wish, wishes } from './wishes'
