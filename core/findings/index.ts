@@ -1,5 +1,13 @@
 export { findings, findingsOrder, type Findings, type FindingsRow } from './findings'
 export { findingsMark, type FindingsMark } from './findingsMark'
+export {
+  KEYING_CAUTION,
+  KEYING_WORDS,
+  type KeyingReason,
+  type KeyingState,
+  mayIKey,
+  type MayIKey,
+} from './mayIKey'
 export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
 export { sampleShares } from './sampleShares'

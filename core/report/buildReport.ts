@@ -9,7 +9,7 @@ import { isRead, type StepResult } from '../step'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
 import { cautionsSection } from './cautionsSection'
-
+import { keyingSection } from './keyingSection'
 import { ruleSection } from './ruleSection'
 import { setSection } from './setSection'
 
@@ -34,6 +34,7 @@ export function reportOutline(context: Context, stamp: ReportStamp): ReportOutli
     footer: `${review.title} · ${stamp.at} · Rigorous Meter ${stamp.version}`,
     sections: [
       { id: 'findings', build: () => summarySection(context) },
+      { id: 'keying', build: () => keyingSection(context) },
       ...review.sets.map((set, index) => ({
         id: `set-${set.id}`,
         build: () => setSection(set, context, index),

@@ -62,6 +62,8 @@ export interface Station {
   optional: boolean | 'unless-equipped'
   /** Whether it comes to verdicts, or only shows and compares. */
   verdicts: 'judged' | 'observed'
+  /** Nobody can say that a radio may be keyed before all of this was read. */
+  neededToKey?: boolean
   /** What stands at the other end, and which way the signal goes; none where nothing stands between. */
   roles: Roles
   /** Said where nothing is planned for a set. */

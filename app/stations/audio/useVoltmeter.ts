@@ -7,10 +7,10 @@ export const NO_FULL_SCALE =
   'Volts need a sound card whose full scale is known. Calibrate it on the bench with a voltage you know, and choose its chain here.'
 
 /** All of the band: what a voltmeter would show. */
-export const VOLTMETER_SETTINGS: SinadSettings = Object.freeze({
+export const VOLTMETER_SETTINGS: SinadSettings = {
   ...SINAD_DEFAULTS,
   weighting: { filter: 'flat', deEmphasisS: null },
-})
+}
 
 /** Volts rms of a sine at full scale of the sound card a step is read with; null where nobody knows them. */
 export function useFullScale(step: () => Step) {

@@ -11,9 +11,19 @@ const report = buildReport(context, STAMP)
 const everything = JSON.stringify(report)
 
 describe('the report', () => {
+  it('says of each radio and band whether it may be keyed, by which rulebook, and that it is no permission', () => {
+    const text = JSON.stringify(report.sections.find(({ id }) => id === 'keying'))
+    expect(text).toContain('Not without a filter or a change')
+    expect(text).toContain('Yes, on this evidence')
+    expect(text).toContain('Cannot be said yet')
+    expect(text).toMatch(/×2 is outside by [0-9.]+.dB, by US amateur/)
+    expect(text).toContain('A reading is no permission')
+  })
+
   it('has findings, every set, bench, rule, cautions and versions', () => {
     expect(report.sections.map(({ id }) => id)).toEqual([
       'findings',
+      'keying',
       'set-trek-a',
       'set-trek-b',
       'set-mini',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StationAnswer } from '#core/judging'
-import { findings, findingsOrder, remarks, type FindingsRow } from '#core/findings'
+import { findings, findingsOrder, mayIKey, remarks, type FindingsRow } from '#core/findings'
 import { worstVerdict } from '#core/decision'
 import { printClaimW } from '#core/quantity'
 import { highestClaimW, type RadioSet, setName, setShortName } from '#core/review'
@@ -36,6 +36,11 @@ const NOTHING = { sets: [], rows: [] }
 const found = computed(() => {
   const context = planned.value.value
   return context ? findings(context, shown.value) : NOTHING
+})
+/** Whether each of them may be keyed, band by band. */
+const keying = computed(() => {
+  const context = planned.value.value
+  return context ? found.value.sets.flatMap(one => mayIKey(one, context)) : []
 })
 const said = computed(() => {
   const context = judged.value.value
@@ -123,6 +128,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
           </tr>
         </thead>
         <tbody>
+          <KeyingRow v-if="against !== 'claims' && keying.length" :sets="found.sets" :answers="keying" />
           <tr v-for="row in rows" :key="row.question.id">
             <th scope="row">
               {{ row.question.question }}<span class="small quiet">{{ row.question.detail }}</span>
@@ -154,6 +160,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
       <span class="small quiet">{{ shownWords }}</span>
       <VPagination v-model="page" :length="pages" :total-visible="7" density="compact" />
     </div>
+    <MayIKeyTable :answers="keying" />
     <SlicedProgress :share="judged.share.value" words="What they say together" />
     <div v-if="said.length" class="remarks">
       <section v-for="remark in said" :key="remark.id" class="sheet remark">

@@ -19,6 +19,7 @@ export const harmonicsStation: Station = Object.freeze({
   letter: 'h',
   optional: false,
   verdicts: 'judged',
+  neededToKey: true,
   roles: HARMONICS_ROLES,
   nothing:
     'Nothing is planned yet. Harmonics are measured on the channels ticked for them, at every claimed level: put those on the card.',
