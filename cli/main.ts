@@ -1,113 +1,58 @@
-import { parseArgs } from 'node:util'
 import { CoreError } from '#core/errors'
-import { openRecordings } from '#core/format'
-import { AUDIO_FILTERS, SINAD_DEFAULTS } from '#core/signal'
-import { type AnalyseOptions, analyseRecording } from './analyseRecording'
-import { fileSource } from './fileSource'
-import { printAnalysis } from './printAnalysis'
+import type { Command } from './command'
+import { analyseCommand } from './commands/analyse'
+import { diffCommand } from './commands/diff'
+import { judgeCommand } from './commands/judge'
+import { reportCommand } from './commands/report'
 import { UsageError } from './usageError'
 
-const USAGE = `Usage: npm run cli -- analyse FILE [FILE …] [options]
+/** Every command: the one place that lists them. */
+const commands: readonly Command[] = [judgeCommand, reportCommand, diffCommand, analyseCommand]
 
-Prints what the application finds in recordings: WAV, SigMF as two files or an archive.
+const USAGE = [
+  'The same core as the application, without a browser.',
+  ...commands.map(({ usage }) => usage),
+].join('\n\n')
 
-  --json               figures as JSON
-  --as iq|audio        how two channels are taken; by default as the file says
-  --channel N          which channel, or pair of I and Q, from 0
-  --filter NAME        ${AUDIO_FILTERS.join(', ')}; voice by default
-  --deemphasis US      time constant of a de-emphasis, µs; none by default
-  --tone HZ            tone that was sent, 1000 by default
-  --spacing HZ         channel spacing: gives occupied bandwidth and neighbours
-`
+/** Where a command prints: what was asked for to `out`, how far it is and what went wrong to `err`. */
+export interface Shell {
+  out: (text: string) => void
+  err: (text: string) => void
+  /** Whether somebody watches: then it is said how far it is. */
+  isWatched?: boolean
+}
 
-function read(argv: readonly string[]) {
+/** Runs a command. Returns the exit code: 1 where it could not be done. */
+export async function run(argv: readonly string[], { out, err, isWatched = false }: Shell): Promise<number> {
   try {
-    return parseArgs({
-      args: [...argv],
-      allowPositionals: true,
-      options: {
-        json: { type: 'boolean', default: false },
-        as: { type: 'string' },
-        channel: { type: 'string', default: '0' },
-        filter: { type: 'string', default: SINAD_DEFAULTS.weighting.filter },
-        deemphasis: { type: 'string' },
-        tone: { type: 'string', default: String(SINAD_DEFAULTS.toneHz) },
-        spacing: { type: 'string' },
-        help: { type: 'boolean', short: 'h', default: false },
-      },
-    })
-  } catch (error) {
-    throw new UsageError(error instanceof Error ? error.message : String(error))
-  }
-}
-
-type Values = ReturnType<typeof read>['values']
-
-function optionsOf({ as, channel, filter, deemphasis, tone, spacing }: Values): AnalyseOptions {
-  if (as !== undefined && as !== 'iq' && as !== 'audio') throw new UsageError('--as takes iq or audio.')
-  const known = AUDIO_FILTERS.find(one => one === filter)
-  if (!known) throw new UsageError(`--filter takes ${AUDIO_FILTERS.join(', ')}.`)
-  const deEmphasisUs = numberOf('--deemphasis', deemphasis, { from: 1, to: 5000 })
-  const number = numberOf('--channel', channel, { from: 0, to: 63 }) ?? 0
-  if (!Number.isInteger(number)) throw new UsageError(`--channel takes a whole number, got “${channel}”.`)
-  return {
-    as: as ?? null,
-    channel: number,
-    channelSpacingHz: numberOf('--spacing', spacing, { from: 1000, to: 1e6 }),
-    sinad: {
-      weighting: { filter: known, deEmphasisS: deEmphasisUs && deEmphasisUs / 1e6 },
-      toneHz: numberOf('--tone', tone, { from: 200, to: 4000 }) ?? SINAD_DEFAULTS.toneHz,
-    },
-  }
-}
-
-function numberOf(
-  name: string,
-  text: string | undefined,
-  { from, to }: { from: number; to: number },
-): number | null {
-  if (text === undefined) return null
-  const value = Number(text)
-  if (text.trim() !== '' && value >= from && value <= to) return value
-  throw new UsageError(`${name} takes a number from ${from} to ${to}, got “${text}”.`)
-}
-
-/** Runs a command; what it prints goes to `out`, what went wrong to `err`. Returns the exit code. */
-export async function run(
-  argv: readonly string[],
-  { out, err }: { out: (text: string) => void; err: (text: string) => void },
-): Promise<0 | 1> {
-  try {
-    const { values, positionals } = read(argv)
-    const [command, ...files] = positionals
-    if (values.help) return done(out, USAGE)
-    if (command !== 'analyse') throw new UsageError(`There is one command, analyse.\n\n${USAGE}`)
-    if (files.length === 0) throw new UsageError(`Which file?\n\n${USAGE}`)
-    const options = optionsOf(values)
-    const recordings = await openRecordings(await Promise.all(files.map(fileSource)))
-    if (recordings.length === 0)
+    const [name = '', ...rest] = argv
+    if (name === '' || name === '-h' || name === '--help') return printed(out, USAGE)
+    const command = commands.find(one => one.name === name)
+    if (!command)
       throw new UsageError(
-        'None of these files is a recording. Known: WAV, and SigMF as two files or an archive.',
+        `There is no command “${name}”. There are ${commands.map(one => one.name).join(', ')}.\n\n${USAGE}`,
       )
-    const found = []
-    for (const recording of recordings) found.push(await analyseRecording(recording, options))
-    return done(out, values.json ? JSON.stringify(found, null, 2) : found.map(printAnalysis).join('\n\n'))
+    if (rest.includes('-h') || rest.includes('--help')) return printed(out, command.usage)
+    const { text, code } = await command.run(rest, words => isWatched && err(`${words}…\n`))
+    printed(out, text)
+    return code
   } catch (error) {
     err(wordsOf(error))
     return 1
   }
 }
 
-function done(out: (text: string) => void, text: string): 0 {
+function printed(out: (text: string) => void, text: string): 0 {
   out(`${text.trimEnd()}\n`)
   return 0
 }
 
 function wordsOf(error: unknown): string {
   if (error instanceof UsageError || error instanceof CoreError) return `${error.message}\n`
-  const { code, path } = error as { code?: string; path?: string }
+  const { code, path, message } = error as { code?: string; path?: string; message?: string }
+  if (code?.startsWith('ERR_PARSE_ARGS')) return `${message}\n`
   if (code === 'ENOENT') return `There is no file “${path}”.\n`
   if (code === 'EACCES') return `“${path}” may not be read.\n`
-  if (code === 'EISDIR') return `“${path ?? 'That'}” is a folder, not a recording.\n`
+  if (code === 'EISDIR') return `“${path ?? 'That'}” is a folder, not a file.\n`
   throw error
 }

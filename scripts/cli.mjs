@@ -1,4 +1,5 @@
-// npm run cli -- analyse FILE --json: the same core from a shell, without a browser.
+#!/usr/bin/env node
+// npm run cli -- judge REVIEW.json: the same core from a shell, without a browser.
 import { rmSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
@@ -12,6 +13,7 @@ try {
   process.exitCode = await run(process.argv.slice(2), {
     out: text => process.stdout.write(text),
     err: text => process.stderr.write(text),
+    isWatched: process.stderr.isTTY,
   })
 } finally {
   rmSync(bundle, { force: true })

@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { createContext } from '#core/context'
-import { readingsCsv, reportInSlices, type ReportStamp } from '#core/report'
+import { toMarkdown } from '#core/document'
+import { buildReport, readingsCsv, reportInSlices, type ReportStamp } from '#core/report'
 import type { Review } from '#core/review'
 import { makePdf } from '~/report/makePdf'
 
@@ -10,6 +11,10 @@ const TOGETHER = 0.3
 const api = {
   /** The readings of a review as CSV. */
   csv: (review: Review): string => readingsCsv(createContext(review)),
+
+  /** The report of a review as Markdown. */
+  markdown: (review: Review, stamp: ReportStamp): string =>
+    toMarkdown(buildReport(createContext(review), stamp)),
 
   /** The report of a review as a PDF. @param onProgress - told how much is done, 0 to 1. */
   async pdf(review: Review, stamp: ReportStamp, onProgress: (share: number) => void): Promise<Blob> {

@@ -30,3 +30,7 @@ export const pdfOf = (review: Review, stamp: ReportStamp, onProgress: (share: nu
 
 /** The readings of a review as CSV. */
 export const csvOf = (review: Review) => job(worker => worker.csv(review))
+
+/** The report of a review as Markdown. */
+export const markdownOf = (review: Review, stamp: ReportStamp) =>
+  job(worker => worker.markdown(review, stamp))

@@ -10,5 +10,6 @@ export {
 } from './mayIKey'
 export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
+export { type ReviewDifference, reviewDifferences } from './reviewDifferences'
 export { sampleShares } from './sampleShares'
 export { rulebookFlips, type RulebookFlip } from './rulebookFlips'

@@ -107,7 +107,7 @@ describe('analyse, from a shell', () => {
     [['analyse', path('notes.wav')], 'notes.wav'],
     [['analyse', folder], 'None of these files is a recording'],
     [['analyse'], 'Which file?'],
-    [['listen', path('steps.wav')], 'There is one command, analyse.'],
+    [['listen', path('steps.wav')], 'There is no command “listen”.'],
     [['analyse', path('steps.wav'), '--filter', 'loud'], '--filter takes voice, psophometric, flat'],
     [['analyse', path('steps.wav'), '--tone', 'high'], '--tone takes a number from 200 to 4000, got “high”'],
     [['analyse', path('steps.wav'), '--loud'], '--loud'],

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import { DEMO, follow, openDemo, visit, startEmpty } from './support'
@@ -154,6 +155,13 @@ test('no script runs without its nonce, and the PDF is made here', async ({ page
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Make the PDF' }).click(),
   ])
+  const [text] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Text (Markdown)' }).click(),
+  ])
+  const markdown = await readFile(await text.path(), 'utf8')
+  expect(markdown).toContain('## May I key it?')
+  expect(markdown).toContain('Not without a filter or a change')
   expect(complaints).toEqual([])
   const reply = await page.request.get('/')
   const policy = reply.headers()['content-security-policy'] ?? ''

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { format } from 'date-fns'
 import { type ReportOutline, reportOutline } from '#core/report'
 import { isSmallReview } from '~/largeReview'
-import { csvOf, type PaperJob, pdfOf } from '~/workers/paperWorker'
+import { csvOf, markdownOf, type PaperJob, pdfOf } from '~/workers/paperWorker'
 
 const store = useReviewStore()
 const { takeAway } = useTakeAway()
@@ -22,13 +22,16 @@ const name = computed(() => fileNameFrom(store.review?.title ?? ''))
 const SECTION_PX = 1600
 
 const { progress, problem, run, stop } = useCancellableWork()
+/** What can be made of a review. */
+type Paper = 'PDF' | 'CSV' | 'text'
+
 /** What is being made, or was last. */
-const what = ref<'PDF' | 'CSV'>('PDF')
+const what = ref<Paper>('PDF')
 const isMaking = computed(() => progress.value !== null)
 let job: PaperJob<unknown> | null = null
 
 function make<T>(
-  kind: 'PDF' | 'CSV',
+  kind: Paper,
   begin: (onProgress: (share: number) => void) => PaperJob<T>,
 ): Promise<T | null> {
   what.value = kind
@@ -52,6 +55,13 @@ async function takeCsv(): Promise<void> {
   const made = review && (await make('CSV', () => csvOf(review)))
   if (made !== null)
     downloadFile(`${name.value}-readings.csv`, new Blob(['\uFEFF', made], { type: 'text/csv' }))
+}
+
+/** The report as Markdown: for a forum, a repository, a description. */
+async function takeText(): Promise<void> {
+  const { review } = store
+  const made = review && (await make('text', () => markdownOf(review, stamp)))
+  if (made !== null) downloadFile(`${name.value}.md`, new Blob([made], { type: 'text/markdown' }))
 }
 
 function cancel(): void {
@@ -84,6 +94,7 @@ onBeforeUnmount(() => job?.cancel())
       <div class="row">
         <VBtn variant="outlined" @click="takeReview">Take the review away</VBtn>
         <VBtn variant="outlined" :disabled="isMaking" @click="takeCsv">Readings as CSV</VBtn>
+        <VBtn variant="outlined" :disabled="isMaking" @click="takeText">Text (Markdown)</VBtn>
         <VBtn variant="outlined" :disabled="!outline || drawnWords !== ''" @click="print">Print</VBtn>
         <VBtn color="primary" :disabled="isMaking" @click="takePdf">Make the PDF</VBtn>
       </div>
