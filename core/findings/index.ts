@@ -8,6 +8,13 @@ export {
   mayIKey,
   type MayIKey,
 } from './mayIKey'
+export {
+  FILTER_CAUTION,
+  type FilterRead,
+  mayIKeyWithFilter,
+  parseFilterLoss,
+  typicalFilterLoss,
+} from './keyingWithFilter'
 export { remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
 export { type ReviewDifference, reviewDifferences } from './reviewDifferences'

@@ -144,7 +144,10 @@ function unseen(station: Station, results: readonly StepResult[]): KeyingReason[
       { many: count(({ state }) => state === 'open'), what: 'not read' },
       { many: count(({ state }) => state === 'left-out'), what: 'left out' },
       { many: count(({ state }) => state === 'out-of-reach'), what: 'out of the instrument’s reach' },
-      { many: count(one => byLaw(one) === 'not-covered'), what: 'hidden, or not to be judged' },
+      {
+        many: count(one => isRead(one) && one.verdict.state === 'not-covered'),
+        what: 'hidden, or not to be judged',
+      },
     ].filter(({ many }) => many > 0)
     return gaps.length === 0
       ? []

@@ -50,6 +50,7 @@ function placeOf({ set }: MayIKey, { place }: KeyingReason) {
         </div>
       </li>
     </ul>
+    <KeyingFilter :answers="answers" />
   </section>
 </template>
 
