@@ -72,9 +72,9 @@ export function useClipRecorder(mostS: number, onRecorded: (recorded: Recorded) 
     input = null
   }
 
+  // Who leaves the page in the middle keeps what was recorded so far.
   onBeforeUnmount(() => {
-    pieces = []
-    count = 0
+    stop()
     close()
   })
 

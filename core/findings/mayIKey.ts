@@ -67,9 +67,7 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
     const answer = {
       ...{ set, band },
       rulebooks: context.rulebooksOf(band).map(({ title }) => title),
-      notLookedAt: looks.flatMap(({ station, isRead: wasRead, canJudge }) =>
-        canJudge && !wasRead && !station.neededToKey ? [station.title] : [],
-      ),
+      notLookedAt: looks.flatMap(({ station, isOverlooked }) => (isOverlooked ? [station.title] : [])),
     }
     if (outside.length > 0) return { ...answer, state: 'not-without', because: outside }
     if (missing.length > 0) return { ...answer, state: 'not-yet', because: missing }
@@ -81,9 +79,8 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
 /** What one station says of a band. */
 interface Look {
   station: Station
-  isRead: boolean
-  /** Whether a rulebook has a limit it would be judged by. */
-  canJudge: boolean
+  /** Nothing of it was read, though a rulebook has a limit for it. */
+  isOverlooked: boolean
   outside: KeyingReason[]
   missing: KeyingReason[]
   inside: KeyingReason[]
@@ -103,8 +100,10 @@ function look(station: Station, set: RadioSet, band: Band, context: Context): Lo
   })
   return {
     station,
-    isRead: judged.some(({ state, slot }) => state !== null && isRead(slot)),
-    canJudge: results.some(({ step }) => station.demands(step, context).some(({ figure }) => figure)),
+    isOverlooked:
+      !needed &&
+      judged.every(({ state }) => state === null) &&
+      results.some(({ step }) => station.demands(step, context).some(({ figure }) => figure)),
     outside: worstOf(inState('outside')).map(one => reason(one, outsideWords(governing(one.slot)))),
     missing: [
       ...worstOf(inState('too-close')).map(one => reason(one, 'is too close to call')),

@@ -9,7 +9,7 @@ import { isRead, type StepResult } from '../step'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
 import { cautionsSection } from './cautionsSection'
-import { keyingSection } from './keyingSection'
+import { keyedTogether, keyingBlocks, keyingSection } from './keyingSection'
 import { ruleSection } from './ruleSection'
 import { setSection } from './setSection'
 
@@ -28,16 +28,20 @@ export interface ReportOutline extends Omit<ReportDocument, 'sections'> {
 /** The report of a review, section by section: of a large one only what is looked at need be put together. */
 export function reportOutline(context: Context, stamp: ReportStamp): ReportOutline {
   const { review } = context
+  const together = keyedTogether(review.sets)
   return {
     title: review.title,
     subtitle: [review.reviewer, stamp.at].filter(Boolean).join(' · '),
     footer: `${review.title} · ${stamp.at} · Rigorous Meter ${stamp.version}`,
     sections: [
       { id: 'findings', build: () => summarySection(context) },
-      { id: 'keying', build: () => keyingSection(context) },
+      ...(together ? [{ id: 'keying', build: () => keyingSection(context) }] : []),
       ...review.sets.map((set, index) => ({
         id: `set-${set.id}`,
-        build: () => setSection(set, context, index),
+        build: () => {
+          const section = setSection(set, context, index)
+          return together ? section : withKeying(section, set, context)
+        },
       })),
       { id: 'bench', build: () => benchSection(context) },
       { id: 'believability', build: () => believabilitySection(context) },
@@ -46,6 +50,11 @@ export function reportOutline(context: Context, stamp: ReportStamp): ReportOutli
       { id: 'versions', build: () => versionsSection(context, stamp) },
     ],
   }
+}
+
+/** Of many radios each is answered for where it stands. */
+function withKeying(section: ReportSection, set: RadioSet, context: Context): ReportSection {
+  return { ...section, blocks: [...keyingBlocks([set], context), ...section.blocks] }
 }
 
 /**

@@ -1,30 +1,41 @@
 import type { Context } from '../context'
 import { verdictWithout } from '../decision'
-import { type ReportCell, type ReportSection, textCell } from '../document'
+import { type ReportBlock, type ReportCell, type ReportSection, textCell } from '../document'
 import { findingsOrder, KEYING_CAUTION, KEYING_WORDS, mayIKey, type MayIKey } from '../findings'
-import { setShortName } from '../review'
+import { type RadioSet, setShortName } from '../review'
+
+/** Up to so many radios are answered for in one table; of more each stands with its own section. */
+const MOST_TOGETHER = 24
+
+/** Whether the answers stand together, in a section of their own. */
+export function keyedTogether(sets: readonly RadioSet[]): boolean {
+  return sets.length <= MOST_TOGETHER
+}
 
 /** May each radio be keyed, band by band, as far as what was measured goes. */
 export function keyingSection(context: Context): ReportSection {
-  const answers = findingsOrder(context.review.sets).flatMap(set => mayIKey(set, context))
   return {
     id: 'keying',
     title: 'May I key it?',
-    blocks: [
-      ...(answers.length > 0
-        ? [
-            {
-              kind: 'table' as const,
-              caption: 'By the verdicts against limits; what was not measured is not clean',
-              widths: [18, 12, 24, 46],
-              head: [{ text: 'Radio' }, { text: 'Band' }, { text: 'Answer' }, { text: 'Because' }],
-              rows: answers.map(rowOf),
-            },
-          ]
-        : [{ kind: 'paragraph' as const, text: 'No radio has a band yet.' }]),
-      { kind: 'paragraph', text: KEYING_CAUTION },
-    ],
+    blocks: keyingBlocks(findingsOrder(context.review.sets), context),
   }
+}
+
+/** The answers for some radios as a table, and the caution that goes with them. */
+export function keyingBlocks(sets: readonly RadioSet[], context: Context): ReportBlock[] {
+  const answers = sets.flatMap(set => mayIKey(set, context))
+  return [
+    answers.length > 0
+      ? {
+          kind: 'table',
+          caption: 'May I key it? By the verdicts against limits; what was not measured is not clean',
+          widths: [18, 12, 24, 46],
+          head: [{ text: 'Radio' }, { text: 'Band' }, { text: 'Answer' }, { text: 'Because' }],
+          rows: answers.map(rowOf),
+        }
+      : { kind: 'paragraph', text: 'No radio has a band yet.' },
+    { kind: 'paragraph', text: KEYING_CAUTION },
+  ]
 }
 
 function rowOf(answer: MayIKey): ReportCell[] {

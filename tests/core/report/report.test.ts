@@ -2,13 +2,34 @@ import { csvParseRows } from 'd3-dsv'
 import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { buildReport, readingsCsv } from '#core/report'
+import { buildReport, readingsCsv, reportOutline } from '#core/report'
 import { reviewOf, withReadings } from '../../support/bench'
 
 const STAMP = { version: '0.1.0', at: '20 November 2026' }
 const context = createContext(demoReview().review)
 const report = buildReport(context, STAMP)
 const everything = JSON.stringify(report)
+
+describe('the report of many radios', () => {
+  it('answers whether each may be keyed where it stands: 24 together, 25 apart', () => {
+    const { review } = demoReview()
+    const many = (count: number) =>
+      reportOutline(
+        createContext({
+          ...review,
+          readings: [],
+          sets: Array.from({ length: count }, (_unused, i) => ({ ...review.sets[0]!, id: `set-${i}` })),
+        }),
+        { version: 'x', at: 'now' },
+      )
+    const ids = (count: number) => many(count).sections.map(({ id }) => id)
+    expect(ids(24)).toContain('keying')
+    expect(ids(25)).not.toContain('keying')
+    const own = JSON.stringify(many(25).sections[1]!.build())
+    expect(own).toContain('May I key it?')
+    expect(JSON.stringify(many(24).sections[2]!.build())).not.toContain('May I key it?')
+  })
+})
 
 describe('the report', () => {
   it('says of each radio and band whether it may be keyed, by which rulebook, and that it is no permission', () => {
