@@ -58,5 +58,16 @@ export function useReviewRecords(review: Readonly<Ref<Review | null>>) {
     traces.value = new Map()
   }
 
-  return { traces, keepTrace, tracePoints, keepCurve, curvePoints, keepPicture, picture, keepClip, clip, forgetTraces }
+  return {
+    traces,
+    keepTrace,
+    tracePoints,
+    keepCurve,
+    curvePoints,
+    keepPicture,
+    picture,
+    keepClip,
+    clip,
+    forgetTraces,
+  }
 }
