@@ -1,2 +1,0 @@
-import { bundleProgram } from './scripts/lib.mjs'
-await bundleProgram('zz-judge.ts', '/tmp/zzj.cjs')
