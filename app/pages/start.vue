@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { benchKits, homes, radioKinds, startReview, wishes } from '#core/start'
+import { benchKits, homeByLanguage, homes, radioKinds, startReview, wishes } from '#core/start'
 
 /** A review in four answers; all of them can be changed later. */
 const shelf = useShelfStore()
@@ -16,14 +16,6 @@ const isBusy = ref(false)
 
 useKeys({ t: () => ui.toggleTheme() })
 onMounted(() => (document.title = 'Start a review · Rigorous Meter'))
-
-/** Where the browser’s language is spoken is a guess: it stands there to be seen. */
-function homeByLanguage(language: string): string {
-  const region = language.split('-').at(-1)?.toLowerCase() ?? ''
-  if (region === 'gb') return 'uk'
-  if (region === 'us' || region === 'ca') return region
-  return EUROPEAN.has(region) ? 'eu' : 'elsewhere'
-}
 
 async function begin(): Promise<void> {
   isBusy.value = true
@@ -44,16 +36,6 @@ async function begin(): Promise<void> {
   }
   isBusy.value = false
 }
-</script>
-
-<script lang="ts">
-/** Languages of the European Union, as browsers end their names, and its countries. */
-const EUROPEAN: ReadonlySet<string> = new Set(
-  (
-    'at be bg hr cy cz dk ee fi fr de gr hu ie it lv lt lu mt nl pl pt ro sk si es se ' +
-    'cs da et el ga sl sv'
-  ).split(' '),
-)
 </script>
 
 <template>

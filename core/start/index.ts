@@ -1,4 +1,5 @@
 export { type BenchKit, benchKits } from './benchKits'
+export { homeByLanguage } from './homeByLanguage'
 export { type Home, homes, rulebooksAt, type Service } from './homes'
 export { type BandOfKind, type RadioKind, radioKinds } from './radioKinds'
 export { type StartAnswers, type StartedReview, startReview } from './startReview'

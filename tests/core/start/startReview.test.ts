@@ -3,7 +3,7 @@ import { benchChecks } from '#core/chain'
 import { createContext } from '#core/context'
 import { validateReview } from '#core/review'
 import { rulebooks } from '#core/rules'
-import { benchKits, homes, radioKinds, rulebooksAt, startReview, wishes } from '#core/start'
+import { benchKits, homeByLanguage, homes, radioKinds, rulebooksAt, startReview, wishes } from '#core/start'
 import { stationById, wantedStations } from '#core/station'
 
 const start = (answers: Partial<Parameters<typeof startReview>[0]> = {}, title = '') => {
@@ -104,6 +104,20 @@ describe('a review in four answers', () => {
     expect(start({}, '  Marshals ').review.title).toBe('Marshals')
     expect(start().review.title).toBe('A review: dual-band handheld')
     expect(start({ kindId: 'own' }).review.title).toBe('A review')
+  })
+
+  it.each([
+    ['en-US', 'us'],
+    ['fr-CA', 'ca'],
+    ['en-GB', 'uk'],
+    ['de', 'eu'],
+    ['sv-FI', 'eu'],
+    // El Salvador and Brazil are not in Europe, whatever their letters.
+    ['es-SV', 'elsewhere'],
+    ['pt-BR', 'elsewhere'],
+    ['no such language', 'elsewhere'],
+  ])('%s is spoken in %s', (language, home) => {
+    expect(homeByLanguage(language)).toBe(home)
   })
 
   it('refuses an answer nobody offers', () => {

@@ -10,7 +10,7 @@ import {
   type StationAnswer,
 } from '../../../judging'
 import { printNumber } from '../../../quantity'
-import { type ClipHead, type RadioSet } from '../../../review'
+import { type ClipHead, type RadioSet, setShortName } from '../../../review'
 import type { Slot, SlotResult, Step, StepResult } from '../../../step'
 import type { StationQuestion } from '../../contract'
 import { openDerived } from '../../derivedResult'
@@ -30,15 +30,18 @@ export function evaluateByEar(step: Step, context: Context): StepResult {
       return said.length > 0
         ? {
             verdict: verdictWithout('observation', null),
-            words: said.map(({ slot, words }) => sentence(slot, words)).join('; '),
+            words: said.map(({ slot, words }) => sentence(slot, words, context)).join('; '),
           }
         : null
     },
   })
 }
 
-const sentence = ({ kind, label }: Slot, words: string): string =>
-  kind.is === 'blind' ? `${label.replace('Blind, against', 'Against')}: ${words}` : words
+/** A row in a sentence: which radio it was set against, and what was chosen. */
+function sentence({ kind }: Slot, words: string, { review }: Context): string {
+  const other = kind.is === 'blind' ? review.sets.find(({ id }) => id === kind.setId) : undefined
+  return other ? `Against ${setShortName(other)}: ${words}` : words
+}
 
 /** The clips of a step. */
 export function clipsOf(step: Pick<Step, 'id' | 'set'>, context: Context): ClipHead[] {
