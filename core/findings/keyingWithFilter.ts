@@ -12,7 +12,7 @@ const MOST_LINES = 200
 
 /** Said beside what a filter would bring. */
 export const FILTER_CAUTION =
-  'Worked out from its loss alone. A filter sends what it stops back into the radio, which may then make more of it: read the harmonics again with the filter in place before you believe it.'
+  'Worked out from its loss alone; beyond its table nothing is taken off. A filter sends what it stops back into the radio, which may then make more of it: read the harmonics again with the filter in place before you believe it.'
 
 /** Reads a filter's loss: one line a frequency, MHz and dB; what follows a # is a remark. */
 export function parseFilterLoss(text: string): FilterRead {
@@ -43,8 +43,8 @@ export function typicalFilterLoss(): string {
 }
 
 /**
- * May it be keyed with a filter between radio and antenna? Every reading is taken through it, as far as its loss is
- * known, and judged like any other: what lies outside its table is not covered.
+ * May it be keyed with a filter between radio and antenna? Every reading is taken through it and judged like any
+ * other. Beyond its table nothing is taken off: what is passive adds nothing, and more is not known.
  */
 export function mayIKeyWithFilter(
   set: RadioSet,
@@ -70,7 +70,7 @@ function filterPart(points: readonly LossPoint[]): Part {
     toHz: null,
     loss: {
       kind: 'table',
-      points: points.map(({ frequencyHz, lossDb }) => ({ frequencyHz, lossDb: -lossDb })),
+      points: withEnds(points).map(({ frequencyHz, lossDb }) => ({ frequencyHz, lossDb: -lossDb })),
     },
     lossUncertainty: {
       halfWidthDb: 0,
@@ -81,3 +81,20 @@ function filterPart(points: readonly LossPoint[]): Part {
     },
   }
 }
+
+/** The table with nothing on either side of it. */
+function withEnds(points: readonly LossPoint[]): LossPoint[] {
+  const frequencies = points.map(({ frequencyHz }) => frequencyHz)
+  const none = (frequencyHz: number): LossPoint => ({ frequencyHz, lossDb: 0 })
+  const [first, last] = [Math.min(...frequencies), Math.max(...frequencies)]
+  return [
+    none(first * 1e-6),
+    none(first * (1 - BESIDE)),
+    ...points,
+    none(last * (1 + BESIDE)),
+    none(last * 1e6),
+  ]
+}
+
+/** So near an end of the table its loss is no longer taken off, as a share of the frequency. */
+const BESIDE = 1e-9

@@ -33,10 +33,17 @@ describe('with a filter of entered loss', () => {
     expect(filtered(flat(6)).because[0]!.words).toContain('×2 is too close to call')
   })
 
-  it('says nothing of what lies beyond its table', () => {
-    const found = filtered(flat(20, 1000))
-    expect(found.state).toBe('not-yet')
-    expect(found.because.map(({ words }) => words).join(' ')).toContain('hidden, or not to be judged')
+  it('takes nothing off beyond its table: what was inside there stays, and what was outside', () => {
+    expect(filtered(flat(20, 1000)).state).toBe('yes')
+    // ×8, 1172 MHz.
+    const high = withReadings(context.review, [
+      ...context.review.readings.filter(({ slot }) => slot !== 'x8' && slot !== 'x2'),
+      ...[harmonic(2, '-85.0'), harmonic(8, '-60.0')],
+    ])
+    const behind = (toMhz: number) => mayIKeyWithFilter(high.review.sets[0]!, flat(20, toMhz), high)[0]!
+    expect(plain(behind(1000).because[0]!.words)).toContain('×8 is outside by 6.0 dB')
+    expect(behind(1172.2).state).toBe('yes')
+    expect(behind(1172.1).state).toBe('not-without')
   })
 
   it('changes nothing of the review', () => {
