@@ -20,6 +20,11 @@ export interface SlotRow {
   disabled: boolean
 }
 
+/** Copied as it stands: there is nothing to measure a margin by. */
+function isWords({ field }: Slot): boolean {
+  return field.as === 'figure' && field.unit === 'words'
+}
+
 /** Seen to hold or not, with nothing to measure a margin by. */
 function isPlainCheck({ state, margin }: SlotResult['verdict']): boolean {
   return margin === null && (state === 'inside' || state === 'outside')
@@ -75,7 +80,7 @@ export function useSlotRows({ station, step }: StationRun, input: () => SlotRows
         slot.field.as === 'level' ? `${slot.label}, ${printMhzFigure(slot.frequencyHz)} MHz` : slot.label,
       value: slot.field.as === 'mark' ? '' : valueWords(result),
       range: range === '–' ? '' : range,
-      observed: onlyObserved || verdict.state === 'observation' || isPlainCheck(verdict),
+      observed: onlyObserved || verdict.state === 'observation' || isPlainCheck(verdict) || isWords(slot),
       why: verdict.why ?? undefined,
       disabled: store.readOnly || input().locked || missesChain(slot),
     }

@@ -4,11 +4,11 @@ import {
   answerSteps,
   evaluateSlots,
   figureIn,
-  foundFigure,
   NOTHING,
   observedFigure,
   openSlot,
   type StationAnswer,
+  workedOutFigure,
 } from '../../../judging'
 import { printClaimW } from '../../../quantity'
 import { checkBatteryLabel, type FigureReading, type RadioSet, readBatteryLabel } from '../../../review'
@@ -106,7 +106,8 @@ function manualResult(step: Step, slot: Slot, context: Context): SlotResult {
       words: holds ? `The ${box} of the box` : `The box says ${box}`,
       note: 'What the box claims is what the radio is judged by.',
     }),
-    found: foundFigure(reading, { own: [] }, context),
+    // What is printed is what it is: nothing of it is left open.
+    found: workedOutFigure({ value: reading.seen.value, unit: reading.seen.unit, own: [] }, context),
   }
 }
 

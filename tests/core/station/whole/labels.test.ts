@@ -64,6 +64,8 @@ describe('labels and papers', () => {
     expect(manual(5)).toMatchObject({ verdict: { state: 'inside' } })
     expect(plain(manual(4).words)).toBe('The box says 5 W')
     expect(manual(4).verdict.state).toBe('outside')
+    // A printed figure has no range: its last digit leaves nothing open.
+    expect(manual(4).found).toMatchObject({ value: 4, unit: 'W', budget: { range: 0 } })
   })
 
   it('what is only written down is an observation; the set is what does not agree', () => {
