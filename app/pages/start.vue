@@ -49,7 +49,7 @@ async function begin(): Promise<void> {
         </p>
       </div>
       <form class="questions" @submit.prevent="begin">
-        <AnswerChoice
+        <AnswerList
           v-model="kindId"
           legend="Which kind of radio?"
           name="kind"
@@ -57,17 +57,17 @@ async function begin(): Promise<void> {
           note="Bands and power as such sets usually have them; everything else stays “not said” until you say it."
         />
         <div class="column">
-          <AnswerChoice
+          <AnswerList
             v-model="homeId"
             legend="Where do you live?"
             name="home"
             :choices="homes"
             note="The rulebooks follow. They are recalled from memory; local rules and your licence decide."
           />
-          <AnswerChoice v-model="wishId" legend="What do you want to know?" name="wish" :choices="wishes" />
+          <AnswerList v-model="wishId" legend="What do you want to know?" name="wish" :choices="wishes" />
         </div>
         <div class="column">
-          <AnswerTicks
+          <AnswerList
             v-model="kitIds"
             legend="What is on your bench?"
             name="kit"
