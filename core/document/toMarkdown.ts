@@ -36,7 +36,7 @@ function blockText(block: ReportBlock): string {
   }
 }
 
-function rowText(cells: readonly string[], escape: (text: string) => string = cell): string {
+function rowText(cells: readonly string[], escape: (text: string) => string = line): string {
   return `| ${cells.map(escape).join(' | ')} |`
 }
 
@@ -67,6 +67,3 @@ function decimalsFor(size: number): number {
 
 /** What would be markup in running text stays text. */
 const line = (text: string): string => text.replace(/([\\`*_[\]<>#|])/g, '\\$1').replace(/\s*\n\s*/g, ' ')
-
-/** The same in a cell of a table. */
-const cell = (text: string): string => line(text)

@@ -43,11 +43,11 @@ export function typicalFilterLoss(): string {
 }
 
 /**
- * May it be keyed with a filter between radio and antenna? Every reading is taken through it and judged like any
+ * May they be keyed with a filter between radio and antenna? Every reading is taken through it and judged like any
  * other. Beyond its table nothing is taken off: what is passive adds nothing, and more is not known.
  */
 export function mayIKeyWithFilter(
-  set: RadioSet,
+  sets: readonly RadioSet[],
   points: readonly LossPoint[],
   { review }: Context,
 ): MayIKey[] {
@@ -56,7 +56,7 @@ export function mayIKeyWithFilter(
     ...review,
     chains: review.chains.map(chain => ({ ...chain, parts: [filter, ...chain.parts] })),
   })
-  return mayIKey(set, filtered)
+  return sets.flatMap(set => mayIKey(set, filtered))
 }
 
 /** What takes a reading at the radio behind a filter: loss the other way round, and nothing else. */

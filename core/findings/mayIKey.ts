@@ -52,7 +52,7 @@ export const KEYING_CAUTION =
  * - anything the radio sends that is outside by a rulebook: not without a filter or a change;
  * - else anything of the stations that are needed (`neededToKey`) not read, out of reach, hidden or too close to call,
  *   or anything else that was read and is too close: not yet;
- * - else no rulebook has a figure: no figure in law;
+ * - else no rulebook has a figure for what the needed stations read, whatever else has one: no figure in law;
  * - else yes, on this evidence.
  */
 export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
@@ -71,8 +71,9 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
     }
     if (outside.length > 0) return { ...answer, state: 'not-without', because: outside }
     if (missing.length > 0) return { ...answer, state: 'not-yet', because: missing }
-    if (inside.length > 0) return { ...answer, state: 'yes', because: inside }
-    return { ...answer, state: 'no-figure', because: [] }
+    const needed = looks.filter(({ station }) => station.neededToKey)
+    const hasFigure = needed.length > 0 && needed.every(one => one.inside.length > 0)
+    return { ...answer, state: hasFigure ? 'yes' : 'no-figure', because: inside }
   })
 }
 

@@ -25,6 +25,7 @@ export {
   NOTHING,
   observedFigure,
   observedLevel,
+  observedWords,
   openSlot,
 } from './slotResults'
 export { rangeWords, readWords, valueWords } from './slotWords'

@@ -114,6 +114,14 @@ export function observedFigure(
   }
 }
 
+/** What was copied in words, as it stands; open where nothing was. */
+export function observedWords(step: Step, slot: Slot, context: Context): SlotResult {
+  const figure = figureIn(step, slot, context)
+  return figure
+    ? observedFigure(slot, figure, { words: figure.text }, context)
+    : openSlot(step, slot, context)
+}
+
 /** A level that is shown and compared, never judged; not covered where it could not be corrected. */
 export function observedLevel(
   step: Step,

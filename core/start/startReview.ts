@@ -61,8 +61,8 @@ export function startReview(
   }
 }
 
-const titleOf = ({ id, title }: RadioKind): string =>
-  id === 'own' ? 'A review' : `A review: ${title.toLowerCase()}`
+const titleOf = ({ bands, title }: RadioKind): string =>
+  bands.length === 0 ? 'A review' : `A review: ${title.toLowerCase()}`
 
 function chosen<T extends { id: string }>(list: readonly T[], id: string): T {
   const found = list.find(one => one.id === id)

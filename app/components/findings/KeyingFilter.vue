@@ -23,7 +23,7 @@ const changed = computed(() => {
   if (!isOpen.value || !context || !read.value.ok) return null
   const { points } = read.value
   const sets = [...new Set(answers.map(({ set }) => set))]
-  const filtered = sets.flatMap(set => mayIKeyWithFilter(set, points, context))
+  const filtered = mayIKeyWithFilter(sets, points, context)
   return filtered.flatMap((after, i) => {
     const before = answers[i]
     return before && before.state !== after.state ? [{ before, after }] : []

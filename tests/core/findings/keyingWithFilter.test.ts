@@ -11,7 +11,7 @@ const context = withReadings(reviewOf({ instrument: analyser({ toHz: 3e9, floorD
 ])
 const set = context.review.sets[0]!
 
-const filtered = (points: LossPoint[]) => mayIKeyWithFilter(set, points, context)[0]!
+const filtered = (points: LossPoint[]) => mayIKeyWithFilter([set], points, context)[0]!
 const flat = (lossDb: number, toMhz = 1500): LossPoint[] => [
   ...[100e6, 150e6].map(frequencyHz => ({ frequencyHz, lossDb: 0.3 })),
   ...[290e6, toMhz * 1e6].map(frequencyHz => ({ frequencyHz, lossDb })),
@@ -40,7 +40,7 @@ describe('with a filter of entered loss', () => {
       ...context.review.readings.filter(({ slot }) => slot !== 'x8' && slot !== 'x2'),
       ...[harmonic(2, '-85.0'), harmonic(8, '-60.0')],
     ])
-    const behind = (toMhz: number) => mayIKeyWithFilter(high.review.sets[0]!, flat(20, toMhz), high)[0]!
+    const behind = (toMhz: number) => mayIKeyWithFilter([high.review.sets[0]!], flat(20, toMhz), high)[0]!
     expect(plain(behind(1000).because[0]!.words)).toContain('×8 is outside by 6.0 dB')
     expect(behind(1172.2).state).toBe('yes')
     expect(behind(1172.1).state).toBe('not-without')

@@ -74,6 +74,32 @@ describe('may I key it?', () => {
     expect(found).toMatchObject({ state: 'no-figure', because: [] })
   })
 
+  it('a carrier within its power is no yes where the law has no figure for harmonics: 70 cm, 47 CFR 97.307', () => {
+    const seventy = bench()
+    seventy.sets[0]!.bands[0]!.channels[0]!.frequencyHz = 446e6
+    // At the display, 50 dB under the socket.
+    const power = reading('50 µW', { slot: 'carrier', frequencyHz: 446e6, stepId: POWER_STEP })
+    const found = answer(
+      [
+        ...clean()
+          .slice(0, 6)
+          .map(one => moved(one, 446)),
+        power,
+      ],
+      {
+        ...seventy,
+        instruments: [analyser({ toHz: 5e9, floorDbm: -120 })],
+      },
+    )
+    expect(found.state).toBe('not-yet')
+    const whole = answer([...clean().map(one => moved(one, 446)), power], {
+      ...seventy,
+      instruments: [analyser({ toHz: 5e9, floorDbm: -120 })],
+    })
+    expect(whole.state).toBe('no-figure')
+    expect(whole.words).toEqual([expect.stringContaining('Carrier power')])
+  })
+
   it('names what has a limit and was not looked at, and leaves it out once it is', () => {
     const land = bench()
     land.settings.rulebookIds = ['us-land-mobile']

@@ -3,9 +3,8 @@ import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
   evaluateSlots,
-  figureIn,
   NOTHING,
-  observedFigure,
+  observedWords,
   openSlot,
   type StationAnswer,
 } from '../../../judging'
@@ -56,15 +55,8 @@ function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
     case 'blind':
       return blindResult(step, slot, context)
     default:
-      return inWords(step, slot, context)
+      return observedWords(step, slot, context)
   }
-}
-
-function inWords(step: Step, slot: Slot, context: Context): SlotResult {
-  const figure = figureIn(step, slot, context)
-  return figure
-    ? observedFigure(slot, figure, { words: figure.text }, context)
-    : openSlot(step, slot, context)
 }
 
 function clipsResult(step: Step, slot: Slot, context: Context): SlotResult {

@@ -6,6 +6,7 @@ import {
   figureIn,
   NOTHING,
   observedFigure,
+  observedWords,
   openSlot,
   type StationAnswer,
   workedOutFigure,
@@ -25,21 +26,16 @@ export function evaluateLabels(step: Step, context: Context): StepResult {
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {
     case 'approval':
-      return slot.field.as === 'derived' ? approvalResult(step, slot, context) : written(step, slot, context)
+      return slot.field.as === 'derived'
+        ? approvalResult(step, slot, context)
+        : observedWords(step, slot, context)
     case 'battery-label':
       return batteryResult(step, slot, context)
     case 'manual':
       return manualResult(step, slot, context)
     default:
-      return written(step, slot, context)
+      return observedWords(step, slot, context)
   }
-}
-
-function written(step: Step, slot: Slot, context: Context): SlotResult {
-  const figure = figureIn(step, slot, context)
-  return figure
-    ? observedFigure(slot, figure, { words: figure.text }, context)
-    : openSlot(step, slot, context)
 }
 
 /** Letters and figures alone: blanks, dashes and case are how it is set. */
@@ -84,7 +80,7 @@ function batteryResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = figureIn(step, slot, context)
   if (!reading) return openSlot(step, slot, context)
   const check = checkBatteryLabel(readBatteryLabel(reading.text))
-  if (check.kind === 'incomplete') return written(step, slot, context)
+  if (check.kind === 'incomplete') return observedWords(step, slot, context)
   const holds = check.kind === 'agrees'
   return checked(slot, reading, {
     holds,
