@@ -23,6 +23,8 @@ export function useClipRecorder(mostS: number, onRecorded: (recorded: Recorded) 
   let input: SoundInput | null = null
   let pieces: Float32Array[] = []
   let count = 0
+  /** Who left while the browser was still asking leaves no microphone open. */
+  let isGone = false
 
   async function start(): Promise<void> {
     if (state.value.kind === 'starting' || state.value.kind === 'recording') return
@@ -32,6 +34,7 @@ export function useClipRecorder(mostS: number, onRecorded: (recorded: Recorded) 
     try {
       input = await openSoundInput('', lost)
       const { node, port } = await captureFrom(input, 0)
+      if (isGone) return close()
       port.onmessage = ({ data }: MessageEvent<Float32Array>) => take(data)
       input.source.connect(node)
       state.value = { kind: 'recording', seconds: 0, peak: 0, ...input.facts }
@@ -74,6 +77,7 @@ export function useClipRecorder(mostS: number, onRecorded: (recorded: Recorded) 
 
   // Who leaves the page in the middle keeps what was recorded so far.
   onBeforeUnmount(() => {
+    isGone = true
     stop()
     close()
   })
