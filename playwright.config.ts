@@ -6,8 +6,8 @@ const PORT = 4391
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '**/*.spec.ts',
-  timeout: 180_000,
-  expect: { timeout: 40_000 },
+  timeout: 360_000,
+  expect: { timeout: 75_000 },
   workers: 3,
   fullyParallel: true,
   retries: 0,
@@ -27,7 +27,7 @@ export default defineConfig({
     command: 'node .output/server/index.mjs',
     url: `http://127.0.0.1:${PORT}/`,
     reuseExistingServer: false,
-    timeout: 30_000,
+    timeout: 120_000,
     env: {
       NITRO_HOST: '127.0.0.1',
       HOST: '127.0.0.1',

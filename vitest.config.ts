@@ -11,6 +11,10 @@ const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
 const APART = ['toyStation', 'reviewStorage', 'reviewStore', 'shelfStore', 'ownRulebooks'].map(
   name => `tests/app/${name}.test.ts`,
 )
+/**
+ * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.
+ */
+const PATIENCE_MS = 240_000
 const shared = { plugins: [vue()], resolve: { alias } }
 
 export default defineConfig({
@@ -24,7 +28,7 @@ export default defineConfig({
           name: 'core',
           include: ['tests/{core,outside,cli}/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 20_000,
+          testTimeout: PATIENCE_MS,
           isolate: false,
           pool: 'threads',
         },
@@ -36,7 +40,7 @@ export default defineConfig({
           include: ['tests/app/**/*.test.ts'],
           exclude: APART,
           environment: 'happy-dom',
-          testTimeout: 20_000,
+          testTimeout: PATIENCE_MS,
           setupFiles: ['tests/app/setup.ts'],
           isolate: false,
           pool: 'threads',
@@ -48,7 +52,7 @@ export default defineConfig({
           name: 'apart',
           include: APART,
           environment: 'happy-dom',
-          testTimeout: 20_000,
+          testTimeout: PATIENCE_MS,
           setupFiles: ['tests/app/setup.ts'],
           pool: 'threads',
         },
