@@ -111,6 +111,14 @@ export default tseslint.config(
     ),
   },
   {
+    // The settings read this file before there is an alias for the core.
+    files: ['app/theme/themes.ts'],
+    rules: restricted({
+      group: ['#core/**', '~/**', '**/server/**'],
+      message: 'By its path: no alias is known yet.',
+    }),
+  },
+  {
     files: ['server/**/*.ts'],
     rules: restricted({
       group: ['~/*', '**/app/**', 'vue', 'vuetify'],

@@ -1,13 +1,22 @@
 import { CoreError } from '#core/errors'
 import type { Command } from './command'
 import { analyseCommand } from './commands/analyse'
+import { checkCommand } from './commands/check'
 import { diffCommand } from './commands/diff'
 import { judgeCommand } from './commands/judge'
 import { reportCommand } from './commands/report'
+import { sheetCommand } from './commands/sheet'
 import { UsageError } from './usageError'
 
 /** Every command: the one place that lists them. */
-const commands: readonly Command[] = [judgeCommand, reportCommand, diffCommand, analyseCommand]
+const commands: readonly Command[] = [
+  judgeCommand,
+  reportCommand,
+  sheetCommand,
+  checkCommand,
+  diffCommand,
+  analyseCommand,
+]
 
 const USAGE = [
   'The same core as the application, without a browser.',

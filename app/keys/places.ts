@@ -29,7 +29,9 @@ const PREPARE: readonly Place[] = [
 
 const OUTCOME: readonly Place[] = [
   { id: 'findings', title: 'Findings', group: 'outcome', letter: 'f' },
+  { id: 'sheet', title: 'Sheet', group: 'outcome', letter: 'a' },
   { id: 'report', title: 'Report', group: 'outcome', letter: 'r' },
+  { id: 'publish', title: 'Publish', group: 'outcome', letter: 'o' },
 ]
 
 /** The places of a review, in the order of work. */

@@ -4,8 +4,10 @@ import signsUrl from '@fontsource/noto-sans/files/noto-sans-latin-400-normal.wof
 import monoUrl from '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff?url'
 import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
 import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
+import { type SvgElement, svgText } from '#core/svg'
 import { pdfDefinition } from './pdfDefinition'
 import { pdfParts } from './pdfParts'
+import { forPdf } from './svgForPdf'
 
 const FILES = {
   'regular.woff': regularUrl,
@@ -41,6 +43,22 @@ export async function makePdf(
     onProgress((index + 1) / parts.length)
   }
   return new Blob([(await whole.save()) as BlobPart], { type: 'application/pdf' })
+}
+
+/** A drawing as a PDF of one page of its own size, points. */
+export async function drawingPdf(drawing: SvgElement, title: string): Promise<Blob> {
+  const pdfMake = await withFonts()
+  const width = Number(drawing.attributes.width)
+  const height = Number(drawing.attributes.height)
+  return pdfMake
+    .createPdf({
+      info: { title, creator: 'Rigorous Meter', producer: 'Rigorous Meter' },
+      pageSize: { width, height },
+      pageMargins: 0,
+      defaultStyle: { font: 'Next' },
+      content: [{ svg: svgText(forPdf(drawing)), width, height }],
+    })
+    .getBlob()
 }
 
 async function withFonts() {

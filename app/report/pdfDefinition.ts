@@ -1,9 +1,13 @@
 import type { ReportBlock, ReportCell, ReportDocument, ReportSection } from '#core/document'
 import type { Content, ContentTable, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { printColour, stripSvg } from './stripSvg'
+import { DAY, stripDrawing, svg, svgText, verdictInk } from '#core/svg'
+import { plotFigure } from '#core/plot'
+import type { Verdict } from '#core/decision'
+import { forPdf } from './svgForPdf'
 
 const PAGE_WIDTH_PT = 595 - 2 * 40
 const SIGNS = /([µμΩΔ])/
+const PLOT_PT = { width: PAGE_WIDTH_PT, height: 150 }
 
 /** A part of a report that is made by itself, because the whole would not fit into memory at once. */
 export interface PdfPart {
@@ -85,6 +89,17 @@ function block(part: ReportBlock): Content[] {
           margin: [0, 0, 0, 6],
         },
       ]
+    case 'plot':
+      return [
+        {
+          stack: [
+            { text: runs(part.plot.title), bold: true, margin: [0, 7, 0, 0] },
+            { text: runs(part.plot.subtitle), fontSize: 7.5, color: '#4C5C5C', margin: [0, 0, 0, 2] },
+            { svg: svgText(forPdf(plotFigure(part.plot, { ...PLOT_PT, inks: DAY, size: 7.5 }))), ...PLOT_PT },
+          ],
+          unbreakable: true,
+        },
+      ]
     case 'table':
       return [{ text: runs(part.caption), bold: true, margin: [0, 7, 0, 2] }, table(part)]
   }
@@ -134,17 +149,29 @@ function cellContent(cell: ReportCell, width: number): TableCell {
       }
     case 'strip':
       return {
-        svg: stripSvg(cell.verdict, { width: Math.min(110, width), height: 11 }),
+        svg: stripText(cell.verdict, Math.min(110, width)),
         width: Math.min(110, width),
       }
     case 'verdict':
       return {
         text: runs(cell.words),
         bold: cell.verdict.state !== 'not-covered',
-        color: printColour(cell.verdict.state),
+        color: verdictInk(DAY, cell.verdict.state),
         fontSize: 8.5,
       }
   }
+}
+
+/** A margin strip, by day on any theme: paper looks the same from both. */
+export function stripText(verdict: Verdict, width: number): string {
+  const size = { width, height: 11 }
+  return svgText(
+    svg(
+      'svg',
+      { xmlns: 'http://www.w3.org/2000/svg', ...size, viewBox: `0 0 ${width} ${size.height}` },
+      stripDrawing(verdict, { ...size, inks: DAY }),
+    ),
+  )
 }
 
 /** Splits a text so that the few signs the main face lacks come from the face that has them. */

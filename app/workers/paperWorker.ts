@@ -2,7 +2,7 @@ import { proxy, wrap } from 'comlink'
 import type { ReportStamp } from '#core/report'
 import type { Review } from '#core/review'
 import { brokenWorker } from './brokenWorker'
-import type { PaperWorker } from './paper.worker'
+import type { OutgoingStamp, PaperWorker } from './paper.worker'
 
 /** A piece of paper that is being made: it can be let go. */
 export interface PaperJob<T> {
@@ -34,3 +34,18 @@ export const csvOf = (review: Review) => job(worker => worker.csv(review))
 /** The report of a review as Markdown. */
 export const markdownOf = (review: Review, stamp: ReportStamp) =>
   job(worker => worker.markdown(review, stamp))
+
+/** The report of a review as one page of HTML. */
+export const htmlOf = (review: Review, stamp: ReportStamp & { writtenAt: string }) =>
+  job(worker => worker.html(review, stamp))
+
+/** What is made for one model of a review. */
+export type ModelPaper = 'post' | 'video' | 'letterText' | 'letterPdf'
+
+/** A paper about one model: text, or a PDF. */
+export const modelPaperOf = (
+  kind: ModelPaper,
+  review: Review,
+  modelKey: string,
+  stamp: OutgoingStamp,
+): PaperJob<string | Blob> => job<string | Blob>(worker => worker[kind](review, modelKey, stamp))

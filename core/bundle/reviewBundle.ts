@@ -1,7 +1,7 @@
 import type { CurvePoints, Review, TracePoints } from '../review'
 
 /** Version of the stored form; raised with a migration beside it. */
-export const REVIEW_SCHEMA_VERSION = 7
+export const REVIEW_SCHEMA_VERSION = 8
 
 /** What a review file calls itself. */
 export const REVIEW_FORMAT = 'rigorous-meter-review'

@@ -1,4 +1,5 @@
 export type { ReportBlock, ReportCell, ReportDocument, ReportSection } from './model'
 export { blockLines } from './blockLines'
+export { type HtmlExtras, toHtml } from './toHtml'
 export { toMarkdown } from './toMarkdown'
 export { numberCell, textCell } from './cells'

@@ -1,4 +1,5 @@
 import type { Verdict } from '../decision'
+import type { Plot } from '../plot'
 
 /** A cell of a report table. */
 export type ReportCell =
@@ -11,6 +12,8 @@ export type ReportBlock =
   | { kind: 'paragraph'; text: string; quiet?: boolean }
   | { kind: 'facts'; rows: [label: string, value: string][] }
   | { kind: 'list'; items: string[] }
+  /** A drawing of figures, which a medium without drawings says in words. */
+  | { kind: 'plot'; plot: Plot }
   | {
       kind: 'table'
       caption: string

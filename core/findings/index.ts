@@ -15,8 +15,8 @@ export {
   parseFilterLoss,
   typicalFilterLoss,
 } from './keyingWithFilter'
-export { remarks } from './remarks'
+export { openOf, remarks } from './remarks'
 export { comparisons, type Comparison } from './otherTesters'
-export { type ReviewDifference, reviewDifferences } from './reviewDifferences'
+export { figureDifferences, readFigures, type ReviewDifference, reviewDifferences } from './reviewDifferences'
 export { sampleShares } from './sampleShares'
 export { rulebookFlips, type RulebookFlip } from './rulebookFlips'

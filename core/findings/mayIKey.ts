@@ -1,7 +1,7 @@
 import type { Context } from '../context'
-import type { VerdictState } from '../decision'
+import type { Verdict, VerdictState } from '../decision'
 import { governingOf } from '../judging'
-import { printMhz, UNIT_SPACE } from '../quantity'
+import { printDb, printMhz, UNIT_SPACE } from '../quantity'
 import type { Band, RadioSet } from '../review'
 import { type Station, wantedStations } from '../station'
 import { isRead, type Judgement, type SlotResult, type StepResult } from '../step'
@@ -26,6 +26,8 @@ export interface MayIKey {
   because: KeyingReason[]
   /** Stations with limits of their own that were not looked at on this band. */
   notLookedAt: string[]
+  /** The verdict nearest to its limit, or furthest outside; null where none has a margin. */
+  closest: Verdict | null
 }
 
 /** An answer in words, in few words, and the mark it is shown with. */
@@ -68,6 +70,7 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
       ...{ set, band },
       rulebooks: context.rulebooksOf(band).map(({ title }) => title),
       notLookedAt: looks.flatMap(({ station, isOverlooked }) => (isOverlooked ? [station.title] : [])),
+      closest: closestOf(looks.flatMap(one => one.closest ?? [])),
     }
     if (outside.length > 0) return { ...answer, state: 'not-without', because: outside }
     if (missing.length > 0) return { ...answer, state: 'not-yet', because: missing }
@@ -85,6 +88,7 @@ interface Look {
   outside: KeyingReason[]
   missing: KeyingReason[]
   inside: KeyingReason[]
+  closest: Verdict | null
 }
 
 function look(station: Station, set: RadioSet, band: Band, context: Context): Look {
@@ -111,7 +115,18 @@ function look(station: Station, set: RadioSet, band: Band, context: Context): Lo
       ...(needed ? unseen(station, results) : []),
     ],
     inside: summedInside(station, inState('inside')),
+    closest: closestOf(
+      judged.filter(({ state }) => state !== null).map(({ slot }) => governing(slot).verdict),
+    ),
   }
+}
+
+/** Of several verdicts the one with the least margin; null where none has a margin. */
+function closestOf(verdicts: readonly Verdict[]): Verdict | null {
+  const marginOf = ({ margin, perStripDb }: Verdict) => (margin ?? Infinity) / perStripDb
+  return verdicts
+    .filter(({ margin }) => margin !== null)
+    .reduce<Verdict | null>((a, b) => (a !== null && marginOf(a) <= marginOf(b) ? a : b), null)
 }
 
 const governing = ({ each }: SlotResult) => governingOf(each)
@@ -168,11 +183,20 @@ function summedInside(
   return first
     ? [
         {
-          words: `${station.title}: all ${inside.length} that were judged are inside`,
+          words: `${station.title}: all ${inside.length} that were judged are inside${byHowMuch(inside)}`,
           place: { stationId: station.id, stepId: first.result.step.id, slotId: null },
         },
       ]
     : []
+}
+
+/** The least margin there is, where all are told in dB. */
+function byHowMuch(inside: readonly { slot: SlotResult }[]): string {
+  const verdicts = inside.map(({ slot }) => governing(slot).verdict)
+  const least = closestOf(verdicts)
+  return least !== null && least.margin !== null && verdicts.every(({ unit }) => unit === 'dB')
+    ? ` by ${printDb(least.margin)} or more`
+    : ''
 }
 
 function placeWords({ step }: StepResult): string {

@@ -15,10 +15,15 @@ export function remarks(findings: Findings, context: Context): Remark[] {
 /** Up to so many radios each have a line of their own. */
 const FEW_RADIOS = 8
 
+/** What of one radio was not covered, or is still open: stations, with their bands. */
+export function openOf(findings: Findings, set: RadioSet): string[] {
+  return openStations(findings.rows.filter(row => isOpen(row, set)))
+}
+
 /** What is open of each radio; of many those of which the same is open stand together. */
 function openRemark(findings: Findings): Remark[] {
   const lists = findings.sets.flatMap(set => {
-    const open = openStations(findings.rows.filter(row => isOpen(row, set))).join(', ')
+    const open = openOf(findings, set).join(', ')
     return open === '' ? [] : [{ name: setShortName(set), open }]
   })
   const lines = findings.sets.length > FEW_RADIOS ? together(lists) : lists.map(lineOf)

@@ -1,8 +1,7 @@
 import type { Context } from '../context'
-import type { VerdictState } from '../decision'
 import { valueWords } from '../judging'
-import { setShortName } from '../review'
-import { stationById, wantedStations } from '../station'
+import { type PublishedFigure, setShortName } from '../review'
+import { wantedStations } from '../station'
 import { isRead, placeWords, type SlotResult } from '../step'
 
 /** A figure in which two states of a review differ. */
@@ -16,19 +15,19 @@ export interface ReviewDifference {
   isVerdict: boolean
 }
 
-interface Figure {
-  set: string
-  station: string
-  place: string
-  words: string
-  state: VerdictState
-}
-
 const NOTHING_READ = 'nothing'
 
 /** Every figure in which two states of a review differ, in the order of work; what only one of them has too. */
 export function reviewDifferences(before: Context, after: Context): ReviewDifference[] {
-  const [old, now] = [figuresOf(before), figuresOf(after)]
+  return figureDifferences(readFigures(before), readFigures(after))
+}
+
+/** The same of figures as they were written down. */
+export function figureDifferences(
+  before: readonly PublishedFigure[],
+  after: readonly PublishedFigure[],
+): ReviewDifference[] {
+  const [old, now] = [byKey(before), byKey(after)]
   return [...new Set([...old.keys(), ...now.keys()])].flatMap(key => {
     const [was, is] = [old.get(key), now.get(key)]
     if (was && is && was.words === is.words && was.state === is.state) return []
@@ -44,20 +43,25 @@ export function reviewDifferences(before: Context, after: Context): ReviewDiffer
   })
 }
 
-/** Every figure that was read, by set, step and slot. */
-function figuresOf(context: Context): Map<string, Figure> {
-  const found = new Map<string, Figure>()
-  for (const { id, title } of wantedStations(context))
-    for (const set of context.review.sets)
-      for (const step of stationById(id).plan(set, context))
-        for (const result of stationById(id).evaluate(step, context).slots)
-          if (isRead(result))
-            found.set(`${set.id}|${step.id}|${result.slot.id}`, {
-              ...{ set: setShortName(set), station: title, state: result.verdict.state },
-              place: `${placeWords(step)}, ${result.slot.label}`,
-              words: wordsOf(result),
-            })
-  return found
+const byKey = (figures: readonly PublishedFigure[]) => new Map(figures.map(figure => [figure.key, figure]))
+
+/** Every figure that was read, in the order of work, with what is said of it. */
+export function readFigures(context: Context): PublishedFigure[] {
+  return wantedStations(context).flatMap(station =>
+    context.review.sets.flatMap(set =>
+      station.plan(set, context).flatMap(step =>
+        station
+          .evaluate(step, context)
+          .slots.filter(isRead)
+          .map(result => ({
+            key: `${set.id}|${step.id}|${result.slot.id}`,
+            ...{ set: setShortName(set), station: station.title, state: result.verdict.state },
+            place: `${placeWords(step)}, ${result.slot.label}`,
+            words: wordsOf(result),
+          })),
+      ),
+    ),
+  )
 }
 
 function wordsOf(result: SlotResult): string {

@@ -1,10 +1,11 @@
 import type { Context } from '../context'
 import type { ReportBlock, ReportDocument, ReportSection } from '../document'
 import { findings, type FindingsRow, remarks } from '../findings'
+import type { StationAnswer } from '../judging'
 import { printPlusMinus } from '../quantity'
 import { fewNames, type RadioSet, setName } from '../review'
 import { atOnce, type Sliced } from '../sliced'
-import { stations, wantedStations } from '../station'
+import { type StationQuestion, stations, wantedStations } from '../station'
 import { isRead, type StepResult } from '../step'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
@@ -85,7 +86,7 @@ function summarySection(context: Context): ReportSection {
     blocks: [
       ...(purpose ? [{ kind: 'paragraph' as const, text: purpose }] : []),
       factsOf(context),
-      ...found.sets.map((set, index) => findingsTable(set, index, found.rows)),
+      ...found.sets.flatMap((set, index) => findingsBlocks(set, index, found.rows)),
       ...remarks(found, context).map(({ title, text }): ReportBlock => ({
         kind: 'paragraph',
         text: `${title}. ${text}`,
@@ -110,13 +111,30 @@ function factsOf(context: Context): ReportBlock {
   }
 }
 
-function findingsTable(set: RadioSet, index: number, rows: readonly FindingsRow[]): ReportBlock {
-  const answered = rows
-    .map(({ question, answers }) => ({
-      question,
-      answer: answers[index]!.answer,
-    }))
+/** What was answered as a table; what is open in one line. */
+function findingsBlocks(set: RadioSet, index: number, rows: readonly FindingsRow[]): ReportBlock[] {
+  const asked = rows
+    .map(({ question, answers }) => ({ question, answer: answers[index]!.answer }))
     .filter(({ answer }) => answer.gap !== 'not-on-set')
+  const open = asked.filter(({ answer }) => answer.gap !== null)
+  const answered = asked.filter(({ answer }) => answer.gap === null)
+  const stillOpen: ReportBlock[] =
+    open.length > 0
+      ? [
+          {
+            kind: 'paragraph',
+            quiet: true,
+            text: `${roleName(set)}, not measured or left out: ${open.map(({ question }) => question.question).join(' ')}`,
+          },
+        ]
+      : []
+  return answered.length > 0 ? [findingsTable(set, answered), ...stillOpen] : stillOpen
+}
+
+function findingsTable(
+  set: RadioSet,
+  answered: readonly { question: StationQuestion; answer: StationAnswer }[],
+): ReportBlock {
   return {
     kind: 'table',
     caption: roleName(set),

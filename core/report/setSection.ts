@@ -10,8 +10,9 @@ import {
   type RadioSet,
   setName,
 } from '../review'
-import { stationById, wantedStations } from '../station'
+import { type Station, stationById, wantedStations } from '../station'
 import { isRead, placeWords, type StepResult } from '../step'
+import { keyedTogether } from './keyingSection'
 
 /** One radio: its card, its claims, every reading with range and verdict, and what was not covered. */
 export function setSection(set: RadioSet, context: Context, index: number): ReportSection {
@@ -28,11 +29,17 @@ export function setSection(set: RadioSet, context: Context, index: number): Repo
       card(set),
       ...ofStations.flatMap(({ station, results }) => {
         const read = results.filter(({ slots }) => slots.some(isRead))
-        return read.length > 0 ? station.report(read, context) : []
+        return read.length > 0 ? [...plotsOf(station, set, context), ...station.report(read, context)] : []
       }),
       notCovered(asked),
     ],
   }
+}
+
+/** What the station draws of this radio by itself; of very many radios nothing is drawn: the report would not end. */
+function plotsOf(station: Station, set: RadioSet, context: Context): ReportBlock[] {
+  if (!keyedTogether(context.review.sets)) return []
+  return (station.plots?.([set], context) ?? []).map(plot => ({ kind: 'plot', plot }))
 }
 
 function card(set: RadioSet): ReportBlock {

@@ -46,6 +46,14 @@ export {
   type TraceHead,
   type TracePoints,
 } from './stepRecordTypes'
+export type {
+  Publication,
+  PublicationSignature,
+  PublishedAttachment,
+  PublishedFigure,
+  PublishedVersions,
+  SheetWords,
+} from './publicationTypes'
 export { type Review, type ReviewSettings, type StationMemo } from './types'
 export { REVIEW_SCHEMA_VERSION, type ReviewBundle } from '../bundle'
 export {
@@ -57,7 +65,8 @@ export {
   newLevel,
 } from './newReview'
 export { checkBatteryLabel, readBatteryLabel, type BatteryLabelCheck } from './batteryLabel'
-export { setName, setShortName, highestClaimW, fewNames } from './setNames'
+export { nameBeside, setName, setShortName, highestClaimW, fewNames } from './setNames'
+export { type Model, modelsOf } from './models'
 export {
   currentReadings,
   stepHistory,

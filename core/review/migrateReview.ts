@@ -12,10 +12,17 @@ type Plain = Record<string, unknown>
  * key-downs, notes, pictures or order of its own, and neither who took a reading nor how warm it was; form 3
  * kept levels and figures apart, one chain a station, and consent and geometry as fields of set and settings;
  * form 4 knew no receivers: neither claims of them, nor what a generator was set to, nor paths that join; form 5 knew
- * neither how an analyser shows a level, nor what a meter feels, nor how well a gain is known; form 6 knew no clips.
+ * neither how an analyser shows a level, nor what a meter feels, nor how well a gain is known; form 6 knew no clips;
+ * form 7 neither publications nor own words on a sheet.
  */
 export function migrateReview(data: unknown): unknown {
-  return fromForm6(fromForm5(fromForm4(fromForm3(fromForm2(fromForm1(data))))))
+  return fromForm7(fromForm6(fromForm5(fromForm4(fromForm3(fromForm2(fromForm1(data)))))))
+}
+
+/** Form 7 knew neither publications nor own words on a sheet. */
+function fromForm7(data: unknown): unknown {
+  if (!isPlain(data) || data.clips === undefined || data.publications !== undefined) return data
+  return { sheetWords: {}, ...data, publications: [] }
 }
 
 /** Form 6 knew no clips of sound. */

@@ -45,6 +45,8 @@ export function newReview(input: { id: string; title: string; at: string }): Rev
     ownRulebooks: [],
     ticks: {},
     memos: {},
+    sheetWords: {},
+    publications: [],
   }
 }
 

@@ -138,6 +138,7 @@ const NAMES: Partial<Record<keyof Review, [one: string, many: string]>> = {
   controlChecks: ['check of the control radio', 'checks of the control radio'],
   otherFigures: ['figure of another tester', 'figures of other testers'],
   ownRulebooks: ['rulebook of your own', 'rulebooks of your own'],
+  publications: ['publication', 'publications'],
   settings: ['rulebook asked for', 'rulebooks asked for'],
 }
 
@@ -150,6 +151,7 @@ const WHOLES: Partial<Record<keyof Review, string>> = {
   settings: 'how it judges: the settings are those of a new review',
   ticks: 'the ticks of the lists',
   memos: 'what stations keep besides readings',
+  sheetWords: 'your own words on sheets',
 }
 
 const REASONS: Record<LeftOut['why'], string> = {

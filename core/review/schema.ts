@@ -6,6 +6,7 @@ import { type Review } from './types'
 import { list, id, line, text, time } from './schema/parts'
 import { instrument, chain, padTest, calibration } from './schema/bench'
 import { set } from './schema/card'
+import { publication, sheetWords } from './schema/publication'
 import { readingSchema } from './schema/readings'
 import {
   trace,
@@ -18,6 +19,9 @@ import {
   controlCheck,
   otherFigure,
 } from './schema/stepRecords'
+
+/** States of one review that may be published. */
+const MOST_PUBLICATIONS = 60
 
 const MOST_MEMO_CHARACTERS = 20_000
 
@@ -83,4 +87,6 @@ export const reviewSchema = Joi.object<Review>({
     .pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60))
     .required(),
   memos: Joi.object().pattern(id, memo).required(),
+  sheetWords,
+  publications: list(publication, MOST_PUBLICATIONS),
 })

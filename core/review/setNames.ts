@@ -13,6 +13,12 @@ export function setShortName(set: RadioSet): string {
   return set.sample ? `${name}, sample ${set.sample}` : name
 }
 
+/** A set’s name among others: samples of one model are told apart by their sample alone. */
+export function nameBeside(set: RadioSet, sets: readonly RadioSet[]): string {
+  const isOneModel = sets.every(({ make, model }) => make === set.make && model === set.model)
+  return isOneModel && set.sample !== '' ? `sample ${set.sample}` : setShortName(set)
+}
+
 /** Highest power any claim of the set names, W; null when the maker says none. */
 export function highestClaimW(set: RadioSet): number | null {
   let highest: number | null = null

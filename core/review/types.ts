@@ -2,6 +2,7 @@ import type { Calibration, CalibrationSwap, Chain, Duty, Instrument, PadTest } f
 import type { DecisionRule } from '../decision'
 import type { Rulebook } from '../rules'
 import type { RadioSet } from './cardTypes'
+import type { Publication, SheetWords } from './publicationTypes'
 import type { Reading } from './readingTypes'
 import type {
   TraceHead,
@@ -69,6 +70,10 @@ export interface Review {
   ticks: Record<string, string[]>
   /** What stations keep besides readings, by station id: consent, geometry. */
   memos: Record<string, StationMemo>
+  /** The reviewer’s own words on the sheets of models, by `Model.key`. */
+  sheetWords: Record<string, SheetWords>
+  /** States of it that were published, the oldest first. */
+  publications: Publication[]
 }
 
 /** What a station keeps besides readings: for the whole review, and for single sets. Its own schema says what. */

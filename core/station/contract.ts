@@ -3,6 +3,7 @@ import type { BenchCheck } from '../chain'
 import type { Context } from '../context'
 import type { ReportBlock } from '../document'
 import type { Demand, StationAnswer } from '../judging'
+import type { Plot } from '../plot'
 import type { RadioSet } from '../review'
 import type { Roles, Step, StepResult } from '../step'
 import type { Coaching } from './coaching'
@@ -86,6 +87,8 @@ export interface Station {
   answer: (question: StationQuestion, set: RadioSet, context: Context) => StationAnswer
   /** Its part of the report on one set, from the steps something was read at. */
   report: (results: readonly StepResult[], context: Context) => ReportBlock[]
+  /** What it draws of radios beside each other, from what was read; by default every figure with its strip. */
+  plots?: (sets: readonly RadioSet[], context: Context) => Plot[]
   /** What the results of several radios say together. */
   remarks?: (sets: readonly RadioSet[], context: Context) => Remark[]
 }

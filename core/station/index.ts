@@ -8,6 +8,7 @@ export {
 export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './recordingUse'
 export { type Coaching, type ProposedLevel } from './coaching'
 export { checkMemos } from './checkMemos'
+export { stationPlots } from './stationPlots'
 export { AUDIO_ID, RESPONSE_HZ } from './receive/audio/plan'
 export { keptVolts, likelySlot, type RecordedVolts, voltsOf } from './receive/audio/fromRecording'
 export { deEmphasisDb } from './receive/audio/deEmphasis'

@@ -6,7 +6,7 @@ import { demoReview } from '#core/demo'
 import { buildReport } from '#core/report'
 import { pdfDefinition } from '~/report/pdfDefinition'
 import { pdfParts } from '~/report/pdfParts'
-import { stripSvg } from '~/report/stripSvg'
+import { stripText } from '~/report/pdfDefinition'
 
 const report = buildReport(createContext(demoReview().review), { version: '0.1.0', at: '20 November 2026' })
 const definition = pdfDefinition(report)
@@ -15,14 +15,21 @@ const definition = pdfDefinition(report)
 function textOf(node: unknown): string {
   if (node === null || typeof node !== 'object') return ''
   if (Array.isArray(node)) return node.map(textOf).join('\u0001')
-  const { text, ul, columns, table } = node as {
+  const { text, ul, columns, stack, table } = node as {
     text?: unknown
+    stack?: unknown
     ul?: unknown
     columns?: unknown
     table?: { body: unknown }
   }
   const runs = Array.isArray(text) ? text.map(run => (run as { text: string }).text).join('') : ''
-  return [typeof text === 'string' ? text : runs, textOf(ul), textOf(columns), textOf(table?.body)]
+  return [
+    typeof text === 'string' ? text : runs,
+    textOf(ul),
+    textOf(columns),
+    textOf(stack),
+    textOf(table?.body),
+  ]
     .filter(Boolean)
     .join('\u0001')
 }
@@ -32,6 +39,7 @@ function wordsOf(block: ReportBlock): string[] {
   if (block.kind === 'paragraph') return [block.text]
   if (block.kind === 'list') return block.items
   if (block.kind === 'facts') return block.rows.flat()
+  if (block.kind === 'plot') return [block.plot.title, block.plot.subtitle]
   return [
     block.caption,
     ...block.head.map(({ text }) => text),
@@ -88,7 +96,7 @@ describe('a strip on paper', () => {
     isBound: false,
     form: 'three',
   })
-  const draw = (one: Verdict) => stripSvg(one, { width: 110, height: 11 })
+  const draw = (one: Verdict) => stripText(one, 110)
 
   it('has a disc, a diamond or a triangle, and nothing where nothing was measured', () => {
     expect(draw(verdict('inside', 10))).toContain('<circle')

@@ -49,6 +49,7 @@ const socketWords = computed(() => {
         <span class="quiet">· step {{ index + 1 }} of {{ count }} · {{ whereWords }}</span>
       </h1>
       <div class="row nav">
+        <StationPicture :step="step" />
         <VBtn
           size="small"
           variant="outlined"

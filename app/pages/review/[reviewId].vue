@@ -23,7 +23,7 @@ watchEffect(() => {
 })
 
 /** Places that are about no radio in particular. */
-const WIDE = ['findings', 'report', 'rulebooks']
+const WIDE = ['findings', 'sheet', 'report', 'publish', 'rulebooks']
 const wide = computed(() => WIDE.includes(place.value?.id ?? ''))
 const crumbs = computed(() =>
   store.review

@@ -28,7 +28,7 @@ describe('may I key it?', () => {
   it('yes on this evidence where every harmonic is inside, and says by which rulebook', () => {
     const found = answer(clean())
     expect(found).toMatchObject({ state: 'yes', rulebooks: ['US amateur'] })
-    expect(found.words).toEqual(['Harmonics and spurs: all 9 that were judged are inside'])
+    expect(found.words).toEqual(['Harmonics and spurs: all 9 that were judged are inside by 19.0 dB or more'])
   })
 
   it('not without a change where one of them is outside: −16.02 dBm at the socket is the limit of 25 µW', () => {

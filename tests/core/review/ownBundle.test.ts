@@ -15,7 +15,7 @@ describe('a review file of this very program', () => {
 
   it('is not taken unseen from another version, another form, or when it is no review file', () => {
     expect(ownBundle(text, '1.2.4')).toBeNull()
-    expect(ownBundle(text.replace('"schemaVersion": 7', '"schemaVersion": 5'), '1.2.3')).toBeNull()
+    expect(ownBundle(text.replace('"schemaVersion": 8', '"schemaVersion": 5'), '1.2.3')).toBeNull()
     expect(ownBundle('{"format":"something else"}', '1.2.3')).toBeNull()
     expect(ownBundle('null', '1.2.3')).toBeNull()
     expect(ownBundle('[1, 2', '1.2.3')).toBeNull()

@@ -7,6 +7,7 @@ import { receiveChecks } from '../receiveChecks'
 import { coachNeighbour } from './coaching'
 import { evaluateNeighbour } from './evaluate'
 import { NEIGHBOUR_ID, planNeighbour } from './plan'
+import { plotNeighbour } from './plots'
 
 /** Neighbour channel: how strong another may be beside it, by two generators or by one. */
 export const neighbourStation: Station = Object.freeze({
@@ -40,4 +41,5 @@ export const neighbourStation: Station = Object.freeze({
       { without: 'Nothing is planned for this set.', lead: 'rejection-tia' },
     ),
   report: figureTables('Neighbour channel'),
+  plots: plotNeighbour,
 } satisfies Station)

@@ -7,6 +7,7 @@ import { receiveChecks } from '../receiveChecks'
 import { coachSensitivity } from './coaching'
 import { evaluateSensitivity } from './evaluate'
 import { planSensitivity, SENSITIVITY_ID, sensitivityMemoSchema } from './plan'
+import { plotSensitivity } from './plots'
 
 /** Sensitivity: how little a radio still hears, from a curve through a few readings. */
 export const sensitivityStation: Station = Object.freeze({
@@ -41,4 +42,5 @@ export const sensitivityStation: Station = Object.freeze({
       { without: 'Nothing is planned for this set.', lead: 'sinad-12' },
     ),
   report: figureTables('Sensitivity'),
+  plots: plotSensitivity,
 } satisfies Station)

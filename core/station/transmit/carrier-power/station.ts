@@ -4,6 +4,7 @@ import type { Station } from '../../contract'
 import { answerCarrierPower, carrierPowerQuestions } from './answer'
 import { evaluateCarrierPower } from './evaluate'
 import { CARRIER_POWER_ID, CARRIER_POWER_ROLES, planCarrierPower } from './plan'
+import { plotCarrierPower } from './plots'
 import { reportCarrierPower } from './report'
 
 /** Carrier power: what the radio makes at its socket, against what its maker claims. */
@@ -29,4 +30,5 @@ export const carrierPowerStation: Station = Object.freeze({
   questions: carrierPowerQuestions,
   answer: answerCarrierPower,
   report: reportCarrierPower,
+  plots: plotCarrierPower,
 } satisfies Station)

@@ -1,7 +1,7 @@
 import { numberCell, type ReportBlock, type ReportCell, textCell } from '../../../document'
 import { rangeWords } from '../../../judging'
 import { printMhz, printMhzFigure, printSigned } from '../../../quantity'
-import type { AnyLimit, SlotResult, StepResult } from '../../../step'
+import { type AnyLimit, isRead, type SlotResult, type StepResult } from '../../../step'
 import { conditions } from '../../report/conditions'
 import { noteList, reasonLines, standardsLines } from '../../report/reasons'
 import { isFirstLine } from './harmonicSlots'
@@ -32,7 +32,7 @@ function tableOf({ step, slots }: StepResult): ReportBlock {
       { text: 'Margin' },
       { text: 'Verdict' },
     ],
-    rows: slots.map(rowOf),
+    rows: slots.filter(isRead).map(rowOf),
   }
 }
 

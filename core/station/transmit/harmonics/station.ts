@@ -5,6 +5,7 @@ import { answerHarmonics, harmonicsQuestions } from './answer'
 import { evaluateHarmonics } from './evaluate'
 import { HIGHEST_HARMONIC } from './harmonicSlots'
 import { HARMONICS_ID, HARMONICS_ROLES, planHarmonics } from './plan'
+import { plotHarmonics } from './plots'
 import { harmonicsRemarks } from './remarks'
 import { reportHarmonics } from './report'
 
@@ -30,5 +31,6 @@ export const harmonicsStation: Station = Object.freeze({
   questions: harmonicsQuestions,
   answer: answerHarmonics,
   report: reportHarmonics,
+  plots: plotHarmonics,
   remarks: harmonicsRemarks,
 } satisfies Station)

@@ -7,6 +7,7 @@ import { figureTables } from '../../report/figureTables'
 import { droopOf } from './droop'
 import { answerPowerOverTime, droopFullWords, evaluatePowerOverTime, HOLDS, TIME_OUT } from './evaluate'
 import { planPowerOverTime, POWER_OVER_TIME_ID, POWER_OVER_TIME_ROLES } from './plan'
+import { plotPowerOverTime } from './plots'
 
 /** Power over time: how far the power falls while the radio is kept keyed. */
 export const powerOverTimeStation: Station = Object.freeze({
@@ -56,6 +57,7 @@ export const powerOverTimeStation: Station = Object.freeze({
     const droop = droopOf(slots, context.review.keyDowns)
     return droop ? [droopFullWords(droop)] : []
   }),
+  plots: plotPowerOverTime,
 } satisfies Station)
 
 /** True where a rulebook of any band has a figure for a time-out. */

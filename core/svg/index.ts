@@ -1,0 +1,8 @@
+export { FIGURE_FACE, FIGURE_WIDTH, TEXT_FACE } from './faces'
+export { DAY, INKS, type InkSet, type Inks, NIGHT } from './inks'
+export { movedBy, round, svg, type SvgElement, type SvgNode } from './node'
+export { stripDrawing, verdictShape } from './strip'
+export { linesAt, textAt, type TextAt } from './text'
+export { fitted, type TextFace, textWidth, type Weight, wrapped } from './textWidth'
+export { verdictInk } from './verdictInk'
+export { htmlText, svgFile, svgText } from './write'
