@@ -15,6 +15,31 @@ const waiting = shallowRef<ReviewBundle | null>(null)
 const damagedFile = shallowRef<SalvagedFile | null>(null)
 const toRemove = shallowRef<ReviewHead | null>(null)
 const { takeFromShelf } = useTakeAway()
+const { digests, left, isLarge, ask } = useDigests(() => shelf.heads)
+const { wanted, found } = useShelfSearch(() => shelf.heads, digests)
+const { progress: takingAway, takeAway: takeSeveral } = useBackup()
+const { bringInAll } = useBringIn({ one: bringIn })
+
+/** Reviews that were picked, to be taken away together. */
+const picked = ref<ReadonlySet<string>>(new Set())
+const pickedIds = computed(() => shelf.heads.map(({ id }) => id).filter(id => picked.value.has(id)))
+const isPicked = ({ id }: ReviewHead) => picked.value.has(id)
+
+function pick({ id }: ReviewHead, is: boolean): void {
+  const now = new Set(picked.value)
+  if (is) now.add(id)
+  else now.delete(id)
+  picked.value = now
+}
+
+const takePicked = () => takeSeveral(pickedIds.value, false)
+const takeEverything = () =>
+  takeSeveral(
+    shelf.heads.map(({ id }) => id),
+    true,
+  )
+/** So many stand under each other before somebody looks for one. */
+const FEW_REVIEWS = 3
 const dragging = ref(false)
 
 useKeys({ t: () => ui.toggleTheme(), 'g t': () => void router.push('/tools') })
@@ -84,15 +109,15 @@ async function put(bundle: ReviewBundle & { missing?: string[] }): Promise<void>
   damagedFile.value = null
 }
 
-function picked(event: Event): void {
+function filesPicked(event: Event): void {
   const input = event.target as HTMLInputElement
-  void bringIn(input.files?.[0])
+  void bringInAll([...(input.files ?? [])])
   input.value = ''
 }
 
 function dropped(event: DragEvent): void {
   dragging.value = false
-  void bringIn(event.dataTransfer?.files[0])
+  void bringInAll([...(event.dataTransfer?.files ?? [])])
 }
 
 const takeAway = (head: ReviewHead) => takeFromShelf(head.id)
@@ -131,16 +156,19 @@ function putCopy(bundle: ReviewBundle): void {
         </div>
         <div class="row">
           <VBtn variant="text" to="/tools">Tools</VBtn>
-          <VBtn variant="outlined" @click="filePicker?.click()">Bring in a review</VBtn>
+          <VBtn v-if="shelf.heads.length" variant="text" to="/past">Past radios</VBtn>
+          <VBtn variant="text" to="/bench">My bench</VBtn>
+          <VBtn variant="outlined" @click="filePicker?.click()">Bring in</VBtn>
           <input
             ref="filePicker"
             type="file"
-            accept=".json,application/json"
+            accept=".json,.zip,application/json,application/zip"
+            multiple
             class="only-read"
             tabindex="-1"
             aria-label="Review file"
             data-testid="review-file"
-            @change="picked"
+            @change="filesPicked"
           />
         </div>
       </div>
@@ -165,11 +193,41 @@ function putCopy(bundle: ReviewBundle): void {
         <DamagedLine v-for="head in shelf.damaged" :key="head.id" :head="head" @remove="askToRemove(head)" />
       </ul>
 
+      <div v-if="shelf.heads.length" class="row tools">
+        <VTextField
+          v-if="shelf.heads.length > FEW_REVIEWS || wanted"
+          v-model="wanted"
+          label="Find: a maker, a band, “outside”"
+          clearable
+          class="find"
+        />
+        <span v-if="left" class="small quiet" role="status">working out the marks of {{ left }}…</span>
+        <VBtn v-if="pickedIds.length" variant="outlined" size="small" @click="takePicked"
+          >Take {{ pickedIds.length }} away</VBtn
+        >
+        <VBtn variant="text" size="small" class="all" @click="takeEverything">Back everything up</VBtn>
+      </div>
+      <VProgressLinear
+        v-if="takingAway !== null"
+        :model-value="100 * takingAway"
+        color="primary"
+        height="6"
+        aria-label="Taking reviews away"
+      />
+      <p v-if="shelf.heads.length && !found.length" role="status">
+        Nothing on the shelf fits “{{ wanted }}”.
+        <button type="button" class="link" @click="wanted = ''">Show all</button>
+      </p>
       <ul v-if="shelf.heads.length" class="reviews">
         <ShelfLine
-          v-for="head in shelf.heads"
+          v-for="head in found"
           :key="head.id"
           :head="head"
+          :marks="digests.get(head.id)?.marks ?? null"
+          :is-large="isLarge(head)"
+          :picked="isPicked(head)"
+          @update:picked="is => pick(head, is)"
+          @work-out="ask(head.id)"
           @take-away="takeAway(head)"
           @remove="toRemove = head"
         />
@@ -222,6 +280,12 @@ function putCopy(bundle: ReviewBundle): void {
 }
 .start > :first-child {
   flex: 1 1 260px;
+}
+.find {
+  flex: 1 1 260px;
+}
+.all {
+  margin-left: auto;
 }
 .reviews {
   list-style: none;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { withOwnBench } from '#core/own-bench'
+import { fewNames } from '#core/review'
 import { benchKits, homeByLanguage, homes, radioKinds, startReview, wishes } from '#core/start'
 
 /** A review in four answers; all of them can be changed later. */
@@ -10,7 +12,16 @@ const route = useRoute()
 const title = ref(typeof route.query.title === 'string' ? route.query.title : '')
 const kindId = ref(radioKinds[0]!.id)
 const homeId = ref(homeByLanguage(navigator.language))
+const own = useOwnBenchStore()
+const OWN = 'my-bench'
 const kitIds = ref<string[]>([])
+const kits = computed(() =>
+  own.isEmpty ? benchKits : [{ id: OWN, title: 'My bench', detail: ownWords.value }, ...benchKits],
+)
+const ownWords = computed(() => fewNames(own.bench.instruments.map(({ name }) => name)))
+void own.load().then(() => {
+  if (!own.isEmpty) kitIds.value = [OWN]
+})
 const wishId = ref('clean')
 const isBusy = ref(false)
 
@@ -21,7 +32,12 @@ async function begin(): Promise<void> {
   isBusy.value = true
   try {
     const { review, opens } = startReview(
-      { kindId: kindId.value, homeId: homeId.value, kitIds: kitIds.value, wishId: wishId.value },
+      {
+        kindId: kindId.value,
+        homeId: homeId.value,
+        kitIds: kitIds.value.filter(id => id !== OWN),
+        wishId: wishId.value,
+      },
       {
         id: crypto.randomUUID(),
         title: title.value,
@@ -29,7 +45,7 @@ async function begin(): Promise<void> {
         newId: () => crypto.randomUUID(),
       },
     )
-    await shelf.keepNew(review)
+    await shelf.keepNew(kitIds.value.includes(OWN) ? withOwnBench(review, own.bench) : review)
     await router.push(`/review/${review.id}/${opens ? `${opens.stationId}?set=${opens.setId}` : 'card'}`)
   } catch (error) {
     ui.sayProblem(error)
@@ -71,7 +87,7 @@ async function begin(): Promise<void> {
             v-model="kitIds"
             legend="What is on your bench?"
             name="kit"
-            :choices="benchKits"
+            :choices="kits"
             note="Typical figures, marked as assumed: put in your own at the bench. None is an answer too."
           />
           <VTextField v-model="title" label="What it is called" placeholder="by the radio" :maxlength="200" />

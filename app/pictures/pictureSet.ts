@@ -1,8 +1,8 @@
-import { zip } from 'fflate'
 import { type Plot, PICTURE_SHAPES, type PictureNote, pictureOf, type PictureShape } from '#core/plot'
 import { INKS, type InkSet } from '#core/svg'
 import { fileNameFrom } from '~/composables/useDownload'
 import { pngOf, svgOf } from './drawingFiles'
+import { zipped } from './zipped'
 
 /** How one picture is made. */
 export interface PictureMake {
@@ -47,15 +47,4 @@ export async function pictureZip(
     onProgress((done + 1) / all.length)
   }
   return zipped(files)
-}
-
-/** Files in one zip. PNG is packed already. */
-export function zipped(files: Record<string, Uint8Array>): Promise<Blob> {
-  return new Promise((resolve, reject) =>
-    zip(files, { level: 4 }, (error, data) =>
-      error
-        ? reject(new Error('The zip could not be made; nothing is lost.', { cause: error }))
-        : resolve(new Blob([data as BlobPart], { type: 'application/zip' })),
-    ),
-  )
 }

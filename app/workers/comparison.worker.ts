@@ -1,9 +1,14 @@
 import { expose } from 'comlink'
-import { rulebookFlips } from '#core/findings'
+import { type ReviewDifference, rulebookFlips, type Supposition, whatIf } from '#core/findings'
+import type { Review } from '#core/review'
 
 const api = {
   /** The verdicts of a review that turn between two editions of a rulebook. */
   flips: rulebookFlips,
+
+  /** What would come out otherwise if something were. */
+  differences: (review: Review, supposition: Supposition): ReviewDifference[] =>
+    whatIf(review, supposition).differences,
 }
 
 export type ComparisonWorker = typeof api

@@ -1,5 +1,5 @@
 import type { Context } from '../context'
-import { decisionRuleWords } from '../decision'
+import { decisionRuleWords, withUnit } from '../decision'
 import { type ReportBlock, type ReportDocument, textCell } from '../document'
 import { valueWords } from '../judging'
 import type { Model, RadioSet } from '../review'
@@ -129,16 +129,18 @@ function tableOf(listed: readonly LetterFigure[]): ReportBlock {
     ],
     rows: listed.map(({ station, place, result }) => [
       textCell(`${station}, ${place}`),
-      textCell(result.found ? `${valueWords(result)} ±${rangeOf(result)}` : '–'),
-      { kind: 'verdict', verdict: result.verdict, words: result.words },
+      textCell(result.found ? readWords(result) : '–'),
+      { kind: 'verdict', verdict: result.verdict, words: withUnit(result) },
       textCell(byWords(result)),
     ]),
   }
 }
 
-function rangeOf({ found }: SlotResult): string {
-  const { range } = found!.budget
-  return `${Number(range.toPrecision(2))} ${found!.unit === 'dBm' ? 'dB' : found!.unit}`
+/** A figure with its range; what was printed has none. */
+function readWords(result: SlotResult): string {
+  const { budget, unit } = result.found!
+  const range = Number(budget.range.toPrecision(2))
+  return range > 0 ? `${valueWords(result)} ±${range} ${unit === 'dBm' ? 'dB' : unit}` : valueWords(result)
 }
 
 /** The clauses and the claim a figure was held against. */
@@ -146,7 +148,7 @@ function byWords({ each, claim }: SlotResult): string {
   const clauses = each
     .filter(({ verdict }) => verdict.state === 'outside' || verdict.state === 'too-close')
     .map(({ limit }) => `${limit.rulebook.title}, ${limit.clause ?? 'no clause'}`)
-  return [...clauses, ...(claim ? [`your figure of ${claim.claimedWords}`] : [])].join('; ') || '–'
+  return [...clauses, ...(claim ? [`your claim: ${claim.claimedWords}`] : [])].join('; ') || '–'
 }
 
 function howBlocks({ sets }: Model, context: Context): ReportBlock[] {

@@ -88,6 +88,7 @@ export {
 export { reviewSchema } from './schema'
 export { readingSchema } from './schema/readings'
 export { type LeftOut, leftOutWords, type Salvaged, salvageReview } from './salvageReview'
+export { reviewParts } from './reviewParts'
 export { validateReview } from './validateReview'
 export {
   MAX_REVIEW_BYTES,

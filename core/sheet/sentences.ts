@@ -1,6 +1,6 @@
-import { clopperPearson, type Verdict, type VerdictState } from '../decision'
+import { clopperPearson, type Verdict, type VerdictState, withUnit } from '../decision'
 import type { Findings, MayIKey } from '../findings'
-import { printDb, printNumber, UNIT_SPACE } from '../quantity'
+import { printDb, printNumber } from '../quantity'
 import type { RadioSet } from '../review'
 import { stationById } from '../station'
 
@@ -91,7 +91,7 @@ function byClaims(sets: readonly RadioSet[], { rows }: Findings): SaidSentence[]
   const parts = missed
     .slice(0, MOST_CLAIMS)
     .map(({ title, set, answer }) =>
-      [title.toLowerCase(), sets.length > 1 ? `of ${nameOf(set, sets)}` : '', withUnit(answer)]
+      [title.toLowerCase(), sets.length > 1 ? `of ${nameOf(set, sets)}` : '', saidWithUnit(answer)]
         .filter(Boolean)
         .join(' '),
     )
@@ -106,10 +106,9 @@ interface Answered {
 
 const marginOf = ({ verdict }: Answered) => (verdict.margin ?? 0) / verdict.perStripDb
 
-/** Words that end in a bare figure get its unit. */
-function withUnit({ words, verdict }: Answered): string {
-  const text = words.charAt(0).toLowerCase() + words.slice(1)
-  return /\d$/.test(text) ? `${text}${UNIT_SPACE}${verdict.unit}` : text
+function saidWithUnit(answer: Answered): string {
+  const words = withUnit(answer)
+  return words.charAt(0).toLowerCase() + words.slice(1)
 }
 
 /** What so many units say of all that were made, on the band of which most were answered for. */

@@ -36,8 +36,8 @@ function close(): void {
     <VCard v-if="plot && drawing" class="dialog" data-testid="picture">
       <h2>{{ plot.title }}</h2>
       <div class="row">
-        <VSelect v-model="shape" :items="shapes" label="Shape" class="choice" />
-        <VSelect v-model="inks" :items="INK_CHOICES" label="Colours" class="choice" />
+        <VSelect v-model="shape" :items="shapes" label="Shape" class="one-of" />
+        <VSelect v-model="inks" :items="INK_CHOICES" label="Colours" class="one-of" />
       </div>
       <div class="preview" :class="shape"><SvgDrawing :drawing="drawing" /></div>
       <div class="row end">
@@ -50,7 +50,7 @@ function close(): void {
 </template>
 
 <style scoped>
-.choice {
+.one-of {
   flex: 0 1 200px;
 }
 .preview :deep(svg) {

@@ -1,13 +1,26 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
 import { format, formatDistanceToNow } from 'date-fns'
+import { verdictStateWords } from '#core/decision/stateWords'
+import type { RadioMark } from '#core/past'
 import { fewNames } from '#core/review/setNames'
 import type { ReviewHead } from '~/storage'
 import { backedUpAt } from '~/storage/storageHealth'
 
 /** One review on the shelf. */
-const { head } = defineProps<{ head: ReviewHead }>()
-const emit = defineEmits<{ takeAway: []; remove: [] }>()
+const { head, marks, isLarge } = defineProps<{
+  head: ReviewHead
+  /** Its radios with their worst verdicts; null while nobody knows. */
+  marks: readonly RadioMark[] | null
+  /** It is so large that it is worked through only when asked. */
+  isLarge: boolean
+}>()
+const emit = defineEmits<{ takeAway: []; remove: []; workOut: [] }>()
+const isPicked = defineModel<boolean>('picked', { required: true })
+/** So many radios have their marks on the line. */
+const MOST_MARKS = 8
+const shownMarks = computed(() => marks?.slice(0, MOST_MARKS) ?? [])
+const moreMarks = computed(() => (marks?.length ?? 0) - shownMarks.value.length)
 
 const place = computed(() => `/review/${head.id}/${head.readingCount ? 'findings' : 'card'}`)
 const radios = computed(() => fewNames(head.setNames.filter(Boolean), ' · ') || 'No radio yet')
@@ -27,9 +40,16 @@ const backup = computed(() => {
 
 <template>
   <li class="sheet review">
+    <input v-model="isPicked" type="checkbox" class="pick" :aria-label="`Pick ${head.title}`" />
     <NuxtLink :to="place" class="open">
       <h2>{{ head.title }}</h2>
-      <p class="quiet">{{ radios }}</p>
+      <p v-if="shownMarks.length" class="marks" data-testid="marks">
+        <span v-for="one in shownMarks" :key="one.setId"
+          ><VerdictMark :state="one.state" /> {{ one.name
+          }}<span class="only-read">: {{ verdictStateWords[one.state] }}</span></span
+        ><span v-if="moreMarks > 0" class="quiet">and {{ moreMarks }} more</span>
+      </p>
+      <p v-else class="quiet">{{ radios }}</p>
     </NuxtLink>
     <div class="facts small quiet">
       <span v-for="one in counts" :key="one.words"
@@ -44,6 +64,7 @@ const backup = computed(() => {
           ><VIcon :icon="mdiDotsVertical" /></VBtn
       ></template>
       <VList density="compact">
+        <VListItem v-if="isLarge" title="Work out its marks" @click="emit('workOut')" />
         <VListItem title="Take away as a file" @click="emit('takeAway')" />
         <VListItem title="Remove from the shelf" @click="emit('remove')" />
       </VList>
@@ -56,7 +77,7 @@ const backup = computed(() => {
   display: flex;
   align-items: center;
   gap: 16px;
-  padding: 14px 10px 14px 18px;
+  padding: 14px 10px 14px 16px;
   flex-wrap: wrap;
 }
 .open {
@@ -69,6 +90,16 @@ const backup = computed(() => {
 .open:hover h2 {
   text-decoration: underline;
   text-underline-offset: 3px;
+}
+.pick {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--spruce);
+}
+.marks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
 }
 .facts {
   display: flex;

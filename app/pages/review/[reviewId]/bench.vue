@@ -98,6 +98,7 @@ function keepCalibration(calibration: Calibration): void {
         @library="addFromLibrary"
       />
     </div>
+    <OwnBenchLine />
 
     <section v-if="review.instruments.length === 0" class="sheet empty stack">
       <h2>Nothing on the bench yet</h2>

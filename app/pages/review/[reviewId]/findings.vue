@@ -168,27 +168,12 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
         <p>{{ remark.text }}</p>
       </section>
     </div>
+    <WhatIf v-if="all.length" />
     <OtherTesters v-if="all.length" />
   </div>
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  border: 1px solid var(--line-2);
-  border-radius: var(--radius);
-  overflow: hidden;
-  background: var(--sheet);
-}
-.choice button {
-  padding: 6px 12px;
-  color: var(--ink);
-}
-.choice .here {
-  background: rgb(var(--v-theme-secondary));
-  color: rgb(var(--v-theme-background));
-  font-weight: 600;
-}
 .empty {
   padding: 24px;
   max-width: 560px;

@@ -1,0 +1,83 @@
+import {
+  emptyBench,
+  isEmptyBench,
+  keptFrom,
+  type OwnBench,
+  readBenchFile,
+  writeBenchFile,
+} from '#core/own-bench'
+import type { Review } from '#core/review'
+import { plainWords } from '~/errors/plainWords'
+import { loadOwnBench, saveOwnBench } from '~/storage/ownBenchStore'
+
+/** The reviewer's own bench and rulebooks, kept beside the reviews. */
+export const useOwnBenchStore = defineStore('ownBench', () => {
+  const ui = useUiStore()
+  const bench = shallowRef<OwnBench>(emptyBench(''))
+  const isLoaded = ref(false)
+  const problem = ref('')
+  const isEmpty = computed(() => isEmptyBench(bench.value))
+
+  async function load(): Promise<void> {
+    if (isLoaded.value) return
+    try {
+      bench.value = await loadOwnBench()
+      isLoaded.value = true
+      problem.value = ''
+    } catch (error) {
+      problem.value = plainWords(error)
+    }
+  }
+
+  /** What another tab kept meanwhile is not overwritten unseen: it is read again first. */
+  async function change(words: string, next: (now: OwnBench) => OwnBench): Promise<boolean> {
+    try {
+      const changed = next(await loadOwnBench())
+      await saveOwnBench(changed)
+      bench.value = changed
+      isLoaded.value = true
+      ui.say(words)
+      return true
+    } catch (error) {
+      ui.sayProblem(error)
+      return false
+    }
+  }
+
+  const now = () => new Date().toISOString()
+
+  const keepFrom = (review: Review) =>
+    change('This bench is yours now: a new review can take copies of it.', kept =>
+      keptFrom(review, kept, now()),
+    )
+
+  type Lists = 'instruments' | 'chains' | 'calibrations' | 'rulebooks'
+
+  function remove(list: Lists, id: string, words: string): Promise<boolean> {
+    return change(words, kept => ({
+      ...kept,
+      [list]: without(kept[list] as readonly { id: string }[], id),
+      changedAt: now(),
+    }))
+  }
+
+  async function bringIn(file: File): Promise<void> {
+    try {
+      const brought = readBenchFile(await file.text(), file.name)
+      await change(`“${file.name}” is your bench now.`, () => brought)
+    } catch (error) {
+      ui.sayProblem(error)
+    }
+  }
+
+  const asFile = () => new Blob([writeBenchFile(bench.value)], { type: 'application/json' })
+
+  return {
+    ...{ bench, isLoaded, isEmpty, problem: readonly(problem) },
+    ...{ load, keepFrom, remove, bringIn, asFile },
+  }
+})
+
+function without<T extends { id: string }>(list: readonly T[], gone: string): T[] {
+  return list.filter(({ id }) => id !== gone)
+}
