@@ -19,6 +19,7 @@ export default tseslint.config(
     ignores: [
       '.nuxt/**',
       '.output/**',
+      'dist/**',
       'node_modules/**',
       'test-results/**',
       'playwright-report/**',

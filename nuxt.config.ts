@@ -1,6 +1,10 @@
 import { fileURLToPath } from 'node:url'
 import { darkTheme, lightTheme } from './app/theme/themes'
+import { writeServiceWorker } from './scripts/serviceWorker'
 import { fileHeaders } from './server/utils/securityHeaders'
+
+/** Plain files for any web host (`npm run static`) in place of a server. */
+const isStatic = process.env.RIGOROUS_METER_STATIC === '1'
 
 const coreFolder = fileURLToPath(new URL('./core', import.meta.url))
 
@@ -32,7 +36,10 @@ export default defineNuxtConfig({
         { name: 'description', content: 'The bench companion for testing handheld and mobile radios.' },
         { name: 'color-scheme', content: 'light dark' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
   },
   vuetify: {
@@ -61,11 +68,21 @@ export default defineNuxtConfig({
     'build:manifest': manifest => {
       for (const file of Object.values(manifest)) file.prefetch = false
     },
+    // The worker that keeps all files in the browser is written once they are there.
+    'nitro:build:public-assets': async nitro => {
+      if (!nitro.options.dev) await writeServiceWorker(nitro.options.output.publicDir, '/')
+    },
   },
   // A page puts its own policy, with a nonce, over this one.
   $production: { routeRules: { '/**': { headers: fileHeaders } } },
   nitro: {
-    preset: 'node-server',
+    ...(isStatic
+      ? {
+          preset: 'static',
+          output: { dir: 'dist', publicDir: 'dist/public' },
+          prerender: { routes: ['/', '/demo-review'], crawlLinks: false },
+        }
+      : { preset: 'node-server' }),
     compressPublicAssets: { gzip: true, brotli: true },
     // Its CommonJS form has no names to import.
     externals: { inline: ['wavefile'] },

@@ -13,7 +13,7 @@ export function useBackup() {
   async function takeAway(ids: readonly string[], isEverything: boolean): Promise<void> {
     const [{ writeReviewFile }, { zipped }] = await Promise.all([
       import('#core/review'),
-      import('~/pictures/zipped'),
+      import('~/workers/zipWorker'),
     ])
     const made = await run(async onProgress => {
       const files: Record<string, Uint8Array> = {}

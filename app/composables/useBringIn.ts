@@ -1,5 +1,5 @@
 import { plainWords } from '~/errors/plainWords'
-import { unzipped } from '~/pictures/zipped'
+import { unzipped } from '~/workers/zipWorker'
 
 /** Brings several review files in at once, also those of a backup. Nothing on the shelf is replaced. */
 export function useBringIn({ one }: { one: (file: File | undefined) => Promise<void> }) {
@@ -48,7 +48,7 @@ export function useBringIn({ one }: { one: (file: File | undefined) => Promise<v
 }
 
 async function reviewsIn(file: File): Promise<File[]> {
-  const found = await unzipped(file, name => /\.review\.json$/i.test(name))
+  const found = await unzipped(file, '.review.json')
   if (found.length === 0) throw new Error(`There is no review in “${file.name}”. Nothing was changed.`)
   return found.map(({ name, bytes }) => new File([bytes as BlobPart], name, { type: 'application/json' }))
 }

@@ -46,16 +46,10 @@ export function usePublications() {
   const share = computed(() => (store.review?.publications.length ? judged.share.value : null))
 
   /** Mark of the last publication, as long as the review is still the very one; else empty. */
-  const mark = ref('')
-  watch(
-    () => store.review,
-    async review => {
-      const last = review?.publications.at(-1)
-      const hash = review && last ? await sha256Of(canonicalReview(review)) : ''
-      if (review === store.review) mark.value = last && hash === last.sha256 ? shortMark(last) : ''
-    },
-    { immediate: true },
-  )
+  const mark = computed(() => {
+    const last = store.review?.publications.at(-1)
+    return last && sha256Of(canonicalReview(store.review!)) === last.sha256 ? shortMark(last) : ''
+  })
 
   /** Freezes the review as it stands. */
   async function freeze(note: string, isSigned: boolean): Promise<void> {
@@ -63,7 +57,7 @@ export function usePublications() {
     if (!review || isBusy.value) return
     isBusy.value = true
     try {
-      const made = await publish(await shelf.pointsOf(review), {
+      const made = publish(await shelf.pointsOf(review), {
         id: crypto.randomUUID(),
         at: new Date().toISOString(),
         who: review.reviewer,
@@ -81,5 +75,5 @@ export function usePublications() {
     isBusy.value = false
   }
 
-  return { standing, share, mark: readonly(mark), freeze, isBusy: readonly(isBusy) }
+  return { standing, share, mark, freeze, isBusy: readonly(isBusy) }
 }

@@ -18,6 +18,7 @@ const ON_STATIONS: readonly KeyLine[] = [
   { keys: ['O'], words: 'note to this step' },
   { keys: ['L'], words: 'listen to the sound card, and stop' },
   { keys: ['K'], words: 'keep the SINAD that is heard' },
+  { keys: ['W'], words: 'why and how of a station' },
   { keys: ['V'], words: 'the station’s drawing as a picture' },
   { keys: ['Alt', '←/→'], words: 'bench check: move the part' },
 ]

@@ -173,6 +173,11 @@ function putCopy(bundle: ReviewBundle): void {
         </div>
       </div>
 
+      <p v-if="ui.newVersion" class="row" role="status" data-testid="new-version">
+        A newer version of Rigorous Meter is here.
+        <VBtn size="small" variant="outlined" @click="ui.newVersion?.()">Use it now</VBtn>
+      </p>
+
       <form class="sheet start" @submit.prevent="start">
         <VTextField
           v-model="title"

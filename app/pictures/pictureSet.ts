@@ -2,7 +2,7 @@ import { type Plot, PICTURE_SHAPES, type PictureNote, pictureOf, type PictureSha
 import { INKS, type InkSet } from '#core/svg'
 import { fileNameFrom } from '~/composables/useDownload'
 import { pngOf, svgOf } from './drawingFiles'
-import { zipped } from './zipped'
+import { zipped } from '~/workers/zipWorker'
 
 /** How one picture is made. */
 export interface PictureMake {

@@ -32,6 +32,9 @@ export const useUiStore = defineStore('ui', () => {
   /** Checks of the chain in view at the bench check, for the header's lamps. */
   const benchChecks = shallowRef<BenchCheck[]>([])
 
+  /** Puts a newer version of the application in force; null while there is none. */
+  const newVersion = shallowRef<(() => void) | null>(null)
+
   const themeName = computed(() => {
     if (choice.value === 'auto') {
       if (prefersDark.value) return 'night'
@@ -68,6 +71,7 @@ export const useUiStore = defineStore('ui', () => {
     findOpen,
     keyedNow,
     benchChecks,
+    newVersion,
     toggleTheme,
     say,
     sayProblem,

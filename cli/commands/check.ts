@@ -39,11 +39,11 @@ export const checkCommand: Command = {
     if (bundle.review.publications.length === 0)
       throw new UsageError(`Nothing of “${bundle.review.title}” was published in this file.`)
     progress(`Working out the figures of “${bundle.review.title}”`)
-    const checked = await checkPublications(bundle, version)
+    const checked = checkPublications(bundle, version)
     const code = checked.every(one => checkedState(one) === 'stands') ? 0 : DOES_NOT_STAND
     const text = values.json
       ? JSON.stringify(checked.map(asData), null, 2)
-      : (await Promise.all(checked.map(asLines))).join('\n\n')
+      : checked.map(asLines).join('\n\n')
     return { text, code }
   },
 }
@@ -54,13 +54,13 @@ function asData(checked: CheckedPublication) {
   return { id, at, who, sha256, state: checkedState(checked), ...found }
 }
 
-async function asLines(checked: CheckedPublication): Promise<string> {
+function asLines(checked: CheckedPublication): string {
   const { publication, differences, versions } = checked
   const by = publication.who === '' ? '' : ` by ${publication.who}`
   return [
     `${shortMark(publication)}, published ${publication.at.slice(0, 16).replace('T', ' ')} UTC${by}`,
     checkedWords(checked),
-    await signatureWords(checked),
+    signatureWords(checked),
     ...differences.map(
       ({ set, station, place, before, after }) =>
         `  ${set}, ${station}, ${place}: ${before} then, ${after} now`,
@@ -69,9 +69,9 @@ async function asLines(checked: CheckedPublication): Promise<string> {
   ].join('\n')
 }
 
-async function signatureWords({ signature, publication }: CheckedPublication): Promise<string> {
+function signatureWords({ signature, publication }: CheckedPublication): string {
   if (signature === 'none' || !publication.signature) return 'Not signed.'
-  const print = await keyFingerprint(publication.signature)
+  const print = keyFingerprint(publication.signature)
   return signature === 'good'
     ? `Signed; fingerprint of the key: ${print}`
     : `Its signature is wrong (key ${print}).`

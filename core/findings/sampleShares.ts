@@ -1,4 +1,4 @@
-import { clopperPearson } from '../decision'
+import { clopperPearson, unitsToBuy } from '../decision'
 import { printNumber, UNIT_SPACE } from '../quantity'
 import type { RadioSet } from '../review'
 import type { Remark } from '../station'
@@ -30,7 +30,7 @@ export function sampleShares(findings: Findings): Remark[] {
           const good = clear.filter(({ answer }) => answer.verdict.state === 'inside').length
           const range = clopperPearson(good, clear.length)
           return [
-            `${question.question} ${good} of ${clear.length} inside: between ${percent(range.low)} and ${percent(range.high)} of units may be.`,
+            `${question.question} ${good} of ${clear.length} inside: between ${percent(range.low)} and ${percent(range.high)} of units may be.${buyWords(good, clear.length)}`,
           ]
         })
       return lines.length > 0
@@ -43,6 +43,16 @@ export function sampleShares(findings: Findings): Remark[] {
           ]
         : []
     })
+}
+
+/** A share of all units that would be worth saying. */
+const WORTH_SAYING = 0.9
+
+function buyWords(good: number, units: number): string {
+  const more = unitsToBuy(good, units, WORTH_SAYING)
+  return more === null || more === 0
+    ? ''
+    : ` To say that ${percent(WORTH_SAYING)} are, ${more} more would have to be bought, all of them inside.`
 }
 
 function percent(share: number): string {

@@ -10,4 +10,3 @@ export {
   consensusOf,
 } from './otherBenches'
 export { placeText, type Ranked, rankedBy } from './ranks'
-export { unitsToBuy } from './shareOfUnits'

@@ -1,5 +1,6 @@
 import canonicalize from 'canonicalize'
-import { createSHA256 } from 'hash-wasm'
+import { sha256 } from '@noble/hashes/sha2.js'
+import { hex, utf8 } from '@scure/base'
 import type { ReviewBundle } from '../bundle'
 import type { Publication, PublishedAttachment, Review } from '../review'
 
@@ -24,13 +25,13 @@ function canonical(value: unknown): string {
   return canonicalize(JSON.parse(JSON.stringify(value))) ?? ''
 }
 
-/** SHA-256 of a text as UTF-8, hexadecimal. */
-export async function sha256Of(content: string | Uint8Array): Promise<string> {
-  return (await createSHA256()).init().update(content).digest('hex')
+/** SHA-256 of bytes, or of a text as UTF-8, hexadecimal. */
+export function sha256Of(content: string | Uint8Array): string {
+  return hex.encode(sha256(typeof content === 'string' ? utf8.decode(content) : content))
 }
 
 /** SHA-256 of everything that travels beside a review, by id, in the order of ids. */
-export async function attachmentHashes(bundle: ReviewBundle): Promise<PublishedAttachment[]> {
+export function attachmentHashes(bundle: ReviewBundle): PublishedAttachment[] {
   const records: [string, unknown][] = [
     ...[...bundle.traces].map(([id, { frequenciesHz, levelsDbm }]): [string, unknown] => [
       id,
@@ -43,10 +44,9 @@ export async function attachmentHashes(bundle: ReviewBundle): Promise<PublishedA
     ...bundle.pictures,
     ...bundle.clips,
   ]
-  const hashes: PublishedAttachment[] = []
-  for (const [id, content] of records.sort(([a], [b]) => (a < b ? -1 : 1)))
-    hashes.push({ id, sha256: await sha256Of(canonical(content)) })
-  return hashes
+  return records
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([id, content]) => ({ id, sha256: sha256Of(canonical(content)) }))
 }
 
 /** JSON has no NaN. */

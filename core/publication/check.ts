@@ -23,29 +23,24 @@ export interface CheckedPublication {
 }
 
 /** Works every figure of the publications of a file out again, and compares. The newest first. */
-export async function checkPublications(
-  bundle: ReviewBundle,
-  version: string,
-): Promise<CheckedPublication[]> {
+export function checkPublications(bundle: ReviewBundle, version: string): CheckedPublication[] {
   const { publications } = bundle.review
   if (publications.length === 0) return []
   const context = createContext(bundle.review)
   const figures = readFigures(context)
-  const sha256 = await sha256Of(canonicalReview(bundle.review))
-  const attachments = new Map((await attachmentHashes(bundle)).map(one => [one.id, one.sha256]))
-  return Promise.all(
-    publications.toReversed().map(async publication => ({
-      publication,
-      isSameReview: publication.sha256 === sha256,
-      changedAttachments: publication.attachments
-        .filter(one => attachments.get(one.id) !== one.sha256)
-        .map(({ id }) => id),
-      differences: figureDifferences(publication.figures, figures),
-      figureCount: publication.figures.length,
-      versions: versionWords(publication, context, version),
-      signature: await signatureState(publication),
-    })),
-  )
+  const sha256 = sha256Of(canonicalReview(bundle.review))
+  const attachments = new Map(attachmentHashes(bundle).map(one => [one.id, one.sha256]))
+  return publications.toReversed().map(publication => ({
+    publication,
+    isSameReview: publication.sha256 === sha256,
+    changedAttachments: publication.attachments
+      .filter(one => attachments.get(one.id) !== one.sha256)
+      .map(({ id }) => id),
+    differences: figureDifferences(publication.figures, figures),
+    figureCount: publication.figures.length,
+    versions: versionWords(publication, context, version),
+    signature: signatureState(publication),
+  }))
 }
 
 function versionWords({ versions }: Publication, context: Context, program: string): string[] {

@@ -15,13 +15,13 @@ export interface PublicationStamp {
 }
 
 /** Freezes a state of a review: every figure, what made it, and marks of all of it by which it is known again. */
-export async function publish(bundle: ReviewBundle, stamp: PublicationStamp): Promise<Publication> {
+export function publish(bundle: ReviewBundle, stamp: PublicationStamp): Publication {
   const context = createContext(bundle.review)
   const { version, ...given } = stamp
   return {
     ...given,
-    sha256: await sha256Of(canonicalReview(bundle.review)),
-    attachments: await attachmentHashes(bundle),
+    sha256: sha256Of(canonicalReview(bundle.review)),
+    attachments: attachmentHashes(bundle),
     versions: versionsOf(context, version),
     figures: readFigures(context),
     signature: null,

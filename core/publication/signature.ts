@@ -11,7 +11,7 @@ export type SignatureState = 'none' | 'good' | 'bad'
  * signer told you.
  * @see FIPS 186-5, ECDSA on P-256 with SHA-256 (by a library).
  */
-export async function signatureState(publication: Publication): Promise<SignatureState> {
+export function signatureState(publication: Publication): SignatureState {
   const { signature } = publication
   if (!signature) return 'none'
   try {
@@ -27,9 +27,7 @@ export async function signatureState(publication: Publication): Promise<Signatur
 }
 
 /** A key’s fingerprint, as it is printed: SHA-256 of the public point, the first 16 bytes in groups of four. */
-export async function keyFingerprint({
-  publicKey,
-}: Pick<PublicationSignature, 'publicKey'>): Promise<string> {
-  const hash = (await sha256Of(base64.decode(publicKey))).slice(0, 32).toUpperCase()
+export function keyFingerprint({ publicKey }: Pick<PublicationSignature, 'publicKey'>): string {
+  const hash = sha256Of(base64.decode(publicKey)).slice(0, 32).toUpperCase()
   return hash.match(/.{4}/g)!.join(' ')
 }

@@ -18,6 +18,7 @@ export function measuredWords(sets: readonly RadioSet[], context: Context): stri
     ruleWords(context),
   ]
     .filter(Boolean)
+    .map(words => words.charAt(0).toUpperCase() + words.slice(1))
     .map(sentence => (sentence.endsWith('.') ? sentence : `${sentence}.`))
     .join(' ')
 }

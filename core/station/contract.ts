@@ -7,6 +7,7 @@ import type { Plot } from '../plot'
 import type { RadioSet } from '../review'
 import type { Roles, Step, StepResult } from '../step'
 import type { Coaching } from './coaching'
+import type { StationHelp } from './help'
 import type { RecordingUse } from './recordingUse'
 
 /** What a station is about: what the radio sends, what it hears, the set as a whole. */
@@ -56,6 +57,8 @@ export interface Station {
   order: number
   /** Letter after G that goes there, for the few used most. */
   letter?: string
+  /** Why and how, for who wants it. */
+  help?: StationHelp
   /**
    * Left out of the run, the findings and what is open until something of it was read; or until the bench has
    * what it needs.

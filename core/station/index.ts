@@ -9,6 +9,8 @@ export { type RecordedStep, type RecordingNeeds, type RecordingUse } from './rec
 export { type Coaching, type ProposedLevel } from './coaching'
 export { checkMemos } from './checkMemos'
 export { stationPlots } from './stationPlots'
+export { type StationHelp } from './help'
+export { wiringDrawing } from './wiring'
 export { AUDIO_ID, RESPONSE_HZ } from './receive/audio/plan'
 export { keptVolts, likelySlot, type RecordedVolts, voltsOf } from './receive/audio/fromRecording'
 export { deEmphasisDb } from './receive/audio/deEmphasis'

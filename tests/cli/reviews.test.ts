@@ -5,6 +5,7 @@ import { csvParse } from 'd3-dsv'
 import MarkdownIt from 'markdown-it'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
+import { publish } from '#core/publication'
 import { type Review, writeReviewFile } from '#core/review'
 import { run } from '../../cli/main'
 
@@ -149,5 +150,55 @@ describe('help', () => {
     expect(code).toBe(0)
     for (const name of ['judge', 'report', 'diff', 'analyse']) expect(out).toContain(`rigorous-meter ${name}`)
     expect((await shell('diff', '--help')).out).toContain('Exit code')
+  })
+})
+
+describe('sheet', () => {
+  it('draws one page about the model that is meant', async () => {
+    const { code, out } = await shell('sheet', path('demo.json'), '--model', 'trek', '--paper', 'letter')
+    expect(code).toBe(0)
+    expect(out).toMatch(/^<\?xml .*\?>\n<svg [^>]*width="612" height="792"/)
+    expect(out).toContain('Osmere Trek 2')
+    expect(out).not.toMatch(/NaN|undefined/)
+  })
+
+  it('asks which where there are several, and refuses what it does not know', async () => {
+    expect((await shell('sheet', path('demo.json'))).err).toContain('Which model?')
+    expect((await shell('sheet', path('demo.json'), '--model', 'nobody')).err).toContain(
+      'There is no such model',
+    )
+    expect((await shell('sheet', path('demo.json'), '--paper', 'a3')).err).toContain('a4 or letter')
+    expect((await shell('sheet', path('clean.json'))).code).toBe(0)
+  })
+})
+
+describe('check', () => {
+  const write = (name: string, review: Review) =>
+    writeFileSync(path(name), writeReviewFile({ ...demoReview(), review }, { version: 'test', at: AT }))
+
+  it('says whether what was published stands, by its words and by its exit code', async () => {
+    const demo = demoReview()
+    const made = publish(demo, { id: 'p1', at: AT, who: 'Demo bench', note: '', version: 'test' })
+    write('published.json', { ...demo.review, publications: [made] })
+    write('tampered.json', { ...mended(demo.review), publications: [made] })
+
+    const stands = await shell('check', path('published.json'))
+    expect(stands.code).toBe(0)
+    expect(stands.out).toContain('It stands')
+    expect(stands.out).toContain('Not signed.')
+
+    const tampered = await shell('check', path('tampered.json'))
+    expect(tampered.code).toBe(3)
+    expect(tampered.out).toContain('is not the one that was published')
+    expect(tampered.out).toMatch(/Trek 2, sample B, Harmonics and spurs, .*×2: .* then, .* now/)
+
+    const { out } = await shell('check', path('tampered.json'), '--json')
+    expect((JSON.parse(out) as { state: string }[])[0]!.state).toBe('changed-since')
+  })
+
+  it('says so where nothing was published', async () => {
+    const { code, err } = await shell('check', path('demo.json'))
+    expect(code).toBe(1)
+    expect(err).toContain('Nothing of “Fell-race marshals’ handhelds” was published')
   })
 })

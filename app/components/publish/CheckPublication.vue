@@ -40,13 +40,11 @@ async function check([picked]: File[]): Promise<void> {
   try {
     const bundle = await shelf.readFile(picked)
     const { checkPublications } = await import('#core/publication')
-    const checked = await checkPublications(bundle, version)
-    found.value = await Promise.all(
-      checked.map(async one => ({
-        one,
-        print: one.publication.signature ? await keyFingerprint(one.publication.signature) : '',
-      })),
-    )
+    const checked = checkPublications(bundle, version)
+    found.value = checked.map(one => ({
+      one,
+      print: one.publication.signature ? keyFingerprint(one.publication.signature) : '',
+    }))
   } catch (error) {
     ui.sayProblem(error)
   }

@@ -14,13 +14,13 @@ async function publishNow(): Promise<void> {
   note.value = ''
 }
 
-const fingerprints = shallowRef<Record<string, string>>({})
-watchEffect(async () => {
-  const prints: Record<string, string> = {}
-  for (const { publication } of standing.value)
-    if (publication.signature) prints[publication.id] = await keyFingerprint(publication.signature)
-  fingerprints.value = prints
-})
+const fingerprints = computed<Record<string, string>>(() =>
+  Object.fromEntries(
+    standing.value.flatMap(({ publication: { id, signature } }) =>
+      signature ? [[id, keyFingerprint(signature)]] : [],
+    ),
+  ),
+)
 const dayOf = (at: string) => `${at.slice(0, 16).replace('T', ' ')} UTC`
 /** So many differences are read; the rest is counted. */
 const MOST_SHOWN = 12

@@ -14,6 +14,9 @@ const own = computed(() => (run.set.value ? view.nothing : undefined))
     <h1>{{ run.station.title }}</h1>
     <component :is="own" v-if="own" :run="run" />
     <p v-else>{{ words }}</p>
-    <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
+    <div class="row">
+      <VBtn color="primary" :to="placeTo('card')">To card and claims</VBtn>
+      <StationHelp :station-id="run.stationId" />
+    </div>
   </section>
 </template>

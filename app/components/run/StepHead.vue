@@ -49,6 +49,7 @@ const socketWords = computed(() => {
         <span class="quiet">· step {{ index + 1 }} of {{ count }} · {{ whereWords }}</span>
       </h1>
       <div class="row nav">
+        <StationHelp :station-id="step.stationId" :cautions="step.cautions" />
         <StationPicture :step="step" />
         <VBtn
           size="small"

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { unitsToBuy } from '#core/decision'
 import {
   algorithmA,
   chartState,
@@ -9,7 +10,6 @@ import {
   type PastRadio,
   placeText,
   rankedBy,
-  unitsToBuy,
 } from '#core/past'
 
 const figure = (value: number, range: number, more: Partial<PastFigure> = {}): PastFigure => ({

@@ -43,21 +43,20 @@ const withPublished = (bundle: ReviewBundle, ...publications: Publication[]): Re
 })
 
 let published: Publication
-beforeAll(async () => {
-  published = await publish(bundleOf(bench()), stamp)
+beforeAll(() => {
+  published = publish(bundleOf(bench()), stamp)
 })
-const checkOf = async (bundle: ReviewBundle, version = '1.0.0') =>
-  (await checkPublications(bundle, version))[0]!
+const checkOf = (bundle: ReviewBundle, version = '1.0.0') => checkPublications(bundle, version)[0]!
 
 describe('the marks of a publication', () => {
   it('hashes by SHA-256: “abc” as FIPS 180-4 has it (from memory)', async () => {
-    expect(await sha256Of('abc')).toBe('ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad')
+    expect(sha256Of('abc')).toBe('ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad')
   })
 
   it('hashes text as UTF-8, as Node does', async () => {
     const text = '±5 µV — Ω 😀'
     const node = await webcrypto.subtle.digest('SHA-256', new TextEncoder().encode(text))
-    expect(await sha256Of(text)).toBe(Buffer.from(node).toString('hex'))
+    expect(sha256Of(text)).toBe(Buffer.from(node).toString('hex'))
   })
 
   it('writes the canonical form of RFC 8785, section 3.2.2 and 3.2.3 (its example, from memory)', () => {
@@ -85,7 +84,7 @@ describe('the marks of a publication', () => {
 describe('a publication that is checked', () => {
   it('stands, also after it went through a file', async () => {
     const text = writeReviewFile(withPublished(bundleOf(bench()), published), { version: '1.0.0', at: AT })
-    const checked = await checkOf(readReviewFile(text, 'x.json'))
+    const checked = checkOf(readReviewFile(text, 'x.json'))
     expect(checkedState(checked)).toBe('stands')
     expect(checked.figureCount).toBe(10)
     expect(checkedWords(checked)).toContain('all 10 figures come out the same')
@@ -100,7 +99,7 @@ describe('a publication that is checked', () => {
             ? { ...one, seen: { ...one.seen, levelDbm: one.seen.levelDbm + by } }
             : one,
         )
-        const checked = await checkOf(withPublished(bundleOf({ ...whole, readings } as Review), published))
+        const checked = checkOf(withPublished(bundleOf({ ...whole, readings } as Review), published))
         expect(checkedState(checked)).toBe('changed-since')
         expect(checked.differences.length).toBeGreaterThan(0)
       }),
@@ -113,7 +112,7 @@ describe('a publication that is checked', () => {
     const readings = review.readings.map(one =>
       one.slot === 'x2' && one.seen.as === 'level' ? { ...one, seen: { ...one.seen, levelDbm: -60 } } : one,
     ) as Review['readings']
-    const { differences } = await checkOf(withPublished(bundleOf({ ...review, readings }), published))
+    const { differences } = checkOf(withPublished(bundleOf({ ...review, readings }), published))
     expect(differences).toHaveLength(1)
     expect(differences[0]).toMatchObject({ isVerdict: true })
     expect(differences[0]!.before).toContain('Inside by 19.0')
@@ -126,14 +125,14 @@ describe('a publication that is checked', () => {
       ['t1', { frequenciesHz: Float64Array.of(1, 2), levelsDbm: Float64Array.of(-3, -4.1) }],
     ])
     for (const traces of [other, new Map()]) {
-      const checked = await checkOf({ ...bundle, traces })
+      const checked = checkOf({ ...bundle, traces })
       expect(checked.changedAttachments).toEqual(['t1'])
       expect(checkedState(checked)).toBe('changed-since')
     }
   })
 
   it('says which versions are others now, and is no less true for it', async () => {
-    const checked = await checkOf(withPublished(bundleOf(bench()), published), '2.0.0')
+    const checked = checkOf(withPublished(bundleOf(bench()), published), '2.0.0')
     expect(checked.versions).toEqual(['Rigorous Meter 1.0.0 then, 2.0.0 now'])
     expect(checkedState(checked)).toBe('stands')
   })
@@ -141,7 +140,7 @@ describe('a publication that is checked', () => {
   it('differs where the figures themselves were written otherwise', async () => {
     const [first, ...rest] = published.figures
     const forged = { ...published, figures: [{ ...first!, words: '1 W' }, ...rest] }
-    expect(checkedState(await checkOf(withPublished(bundleOf(bench()), forged)))).toBe('figures-differ')
+    expect(checkedState(checkOf(withPublished(bundleOf(bench()), forged)))).toBe('figures-differ')
   })
 
   it('counts figures and verdicts in words', () => {
@@ -172,7 +171,7 @@ describe('a signature', () => {
 
   it('fits what another program signed, many times over', async () => {
     for (let i = 0; i < 8; i++) {
-      const checked = await checkOf(withPublished(bundleOf(bench()), await signedBy(published)))
+      const checked = checkOf(withPublished(bundleOf(bench()), await signedBy(published)))
       expect(checked.signature).toBe('good')
       expect(checkedState(checked)).toBe('stands')
     }
@@ -189,7 +188,7 @@ describe('a signature', () => {
       { ...signed, signature: { publicKey: 'AAAA', value: 'AAAA' } },
     ]
     for (const forged of forgeries) {
-      const checked = await checkOf(withPublished(bundleOf(bench()), forged))
+      const checked = checkOf(withPublished(bundleOf(bench()), forged))
       expect(checkedState(checked)).toBe('tampered')
     }
   })
@@ -198,6 +197,6 @@ describe('a signature', () => {
     const { signature } = await signedBy(published)
     const node = await webcrypto.subtle.digest('SHA-256', Buffer.from(signature!.publicKey, 'base64'))
     const hex = Buffer.from(node).toString('hex').slice(0, 32).toUpperCase()
-    expect((await keyFingerprint(signature!)).replaceAll(' ', '')).toBe(hex)
+    expect(keyFingerprint(signature!).replaceAll(' ', '')).toBe(hex)
   })
 })

@@ -2,6 +2,7 @@ import { receiverClaimWords } from '../../../hearing'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { receiveChecks } from '../receiveChecks'
+import { audioHelp } from './help'
 import { audioClaim } from './claim'
 import { answerAudio, evaluateAudio } from './evaluate'
 import { AUDIO_ID, AUDIO_ROLES, planAudio } from './plan'
@@ -13,6 +14,7 @@ export const audioStation: Station = Object.freeze({
   title: 'Audio',
   group: 'receive',
   order: 7.6,
+  help: audioHelp,
   optional: true,
   verdicts: 'judged',
   roles: AUDIO_ROLES,

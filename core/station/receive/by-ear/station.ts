@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { byEarHelp } from './help'
 import { answerByEar, evaluateByEar } from './evaluate'
 import { BY_EAR_ID, byEarMemoSchema } from './memo'
 import { planByEar } from './plan'
@@ -11,6 +12,7 @@ export const byEarStation: Station = Object.freeze({
   title: 'By ear',
   group: 'receive',
   order: 7.9,
+  help: byEarHelp,
   optional: true,
   verdicts: 'observed',
   roles: {},

@@ -4,6 +4,7 @@ import { figureTables } from '../../report/figureTables'
 import { hearingDemands } from '../hearingDemands'
 import { TWO_SIGNALS } from '../paths'
 import { receiveChecks } from '../receiveChecks'
+import { neighbourHelp } from './help'
 import { coachNeighbour } from './coaching'
 import { evaluateNeighbour } from './evaluate'
 import { NEIGHBOUR_ID, planNeighbour } from './plan'
@@ -17,6 +18,7 @@ export const neighbourStation: Station = Object.freeze({
   group: 'receive',
   order: 7.3,
   letter: 'n',
+  help: neighbourHelp,
   optional: 'unless-equipped',
   verdicts: 'judged',
   roles: TWO_SIGNALS,

@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { reachHelp } from './help'
 import { answerReach, evaluateReach } from './evaluate'
 import { REACH_ID, reachMemo, reachMemoSchema } from './memo'
 import { planReach } from './plan'
@@ -12,6 +13,7 @@ export const reachStation: Station = Object.freeze({
   shortTitle: 'Reach',
   group: 'receive',
   order: 7.8,
+  help: reachHelp,
   optional: true,
   verdicts: 'observed',
   roles: {},

@@ -4,6 +4,7 @@ import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { ONE_SIGNAL } from '../paths'
 import { receiveChecks } from '../receiveChecks'
+import { sensitivityHelp } from './help'
 import { coachSensitivity } from './coaching'
 import { evaluateSensitivity } from './evaluate'
 import { planSensitivity, SENSITIVITY_ID, sensitivityMemoSchema } from './plan'
@@ -17,6 +18,7 @@ export const sensitivityStation: Station = Object.freeze({
   group: 'receive',
   order: 7.1,
   letter: 'e',
+  help: sensitivityHelp,
   optional: 'unless-equipped',
   verdicts: 'judged',
   roles: ONE_SIGNAL,

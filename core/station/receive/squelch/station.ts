@@ -4,6 +4,7 @@ import { figureTables } from '../../report/figureTables'
 import { hearingDemands } from '../hearingDemands'
 import { ONE_SIGNAL } from '../paths'
 import { receiveChecks } from '../receiveChecks'
+import { squelchHelp } from './help'
 import { evaluateSquelch } from './evaluate'
 import { planSquelch, SQUELCH_ID } from './plan'
 
@@ -15,6 +16,7 @@ export const squelchStation: Station = Object.freeze({
   group: 'receive',
   order: 7.2,
   letter: 'q',
+  help: squelchHelp,
   optional: 'unless-equipped',
   verdicts: 'judged',
   roles: ONE_SIGNAL,

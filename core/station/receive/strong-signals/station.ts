@@ -4,6 +4,7 @@ import { figureTables } from '../../report/figureTables'
 import { hearingDemands } from '../hearingDemands'
 import { TWO_SIGNALS } from '../paths'
 import { receiveChecks } from '../receiveChecks'
+import { strongSignalsHelp } from './help'
 import { evaluateStrongSignals } from './evaluate'
 import { coachStrongSignals } from './coaching'
 import { STRONG_ID, strongMemo, strongMemoSchema } from './memo'
@@ -16,6 +17,7 @@ export const strongSignalsStation: Station = Object.freeze({
   title: 'Strong signals',
   group: 'receive',
   order: 7.4,
+  help: strongSignalsHelp,
   optional: 'unless-equipped',
   verdicts: 'judged',
   roles: TWO_SIGNALS,

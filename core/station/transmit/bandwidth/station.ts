@@ -3,6 +3,7 @@ import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { RECEIVER_ROLES } from '../receiverRole'
+import { bandwidthHelp } from './help'
 import { answerBandwidth, evaluateBandwidth } from './evaluate'
 import { bandwidthRecording } from './fromRecording'
 import { BANDWIDTH_ID, planBandwidth } from './plan'
@@ -15,6 +16,7 @@ export const bandwidthStation: Station = Object.freeze({
   shortTitle: 'Bandwidth',
   group: 'transmit',
   order: 6.4,
+  help: bandwidthHelp,
   optional: false,
   verdicts: 'judged',
   roles: RECEIVER_ROLES,

@@ -1,6 +1,7 @@
 import { claimDemand, ruleDemands } from '../../../judging'
 import { stepChecks } from '../../../step'
 import type { Station } from '../../contract'
+import { carrierPowerHelp } from './help'
 import { answerCarrierPower, carrierPowerQuestions } from './answer'
 import { evaluateCarrierPower } from './evaluate'
 import { CARRIER_POWER_ID, CARRIER_POWER_ROLES, planCarrierPower } from './plan'
@@ -15,6 +16,7 @@ export const carrierPowerStation: Station = Object.freeze({
   group: 'transmit',
   order: 4,
   letter: 'p',
+  help: carrierPowerHelp,
   optional: false,
   verdicts: 'judged',
   roles: CARRIER_POWER_ROLES,

@@ -3,6 +3,7 @@ import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { RECEIVER_ROLES } from '../receiverRole'
+import { deviationHelp } from './help'
 import { answerDeviation, evaluateDeviation } from './evaluate'
 import { deviationRecording } from './fromRecording'
 import { DEVIATION_ID, planDeviation } from './plan'
@@ -18,6 +19,7 @@ export const deviationStation: Station = Object.freeze({
   group: 'transmit',
   order: 6,
   letter: 'd',
+  help: deviationHelp,
   optional: false,
   verdicts: 'judged',
   roles: RECEIVER_ROLES,

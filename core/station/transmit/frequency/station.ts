@@ -3,6 +3,7 @@ import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
 import { RECEIVER_ROLES } from '../receiverRole'
+import { frequencyHelp } from './help'
 import { answerFrequency, evaluateFrequency } from './evaluate'
 import { frequencyRecording } from './fromRecording'
 import { FREQUENCY_ID, planFrequency } from './plan'
@@ -14,6 +15,7 @@ export const frequencyStation: Station = Object.freeze({
   title: 'Frequency error',
   group: 'transmit',
   order: 6.2,
+  help: frequencyHelp,
   optional: false,
   verdicts: 'judged',
   roles: RECEIVER_ROLES,

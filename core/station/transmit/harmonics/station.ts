@@ -1,6 +1,7 @@
 import { ruleDemands } from '../../../judging'
 import { stepChecks } from '../../../step'
 import type { Station } from '../../contract'
+import { harmonicsHelp } from './help'
 import { answerHarmonics, harmonicsQuestions } from './answer'
 import { evaluateHarmonics } from './evaluate'
 import { HIGHEST_HARMONIC } from './harmonicSlots'
@@ -18,6 +19,7 @@ export const harmonicsStation: Station = Object.freeze({
   group: 'transmit',
   order: 5,
   letter: 'h',
+  help: harmonicsHelp,
   optional: false,
   verdicts: 'judged',
   neededToKey: true,

@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { offAirHelp } from './help'
 import { answerOffAir, evaluateOffAir } from './evaluate'
 import { OFF_AIR_ID, offAirGeometry, offAirMemoSchema, planOffAir } from './plan'
 
@@ -14,6 +15,7 @@ export const offAirStation: Station = Object.freeze({
   shortTitle: 'Off the air',
   group: 'transmit',
   order: 5.5,
+  help: offAirHelp,
   optional: true,
   verdicts: 'observed',
   roles: {},

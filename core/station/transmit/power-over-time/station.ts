@@ -4,6 +4,7 @@ import type { RadioSet } from '../../../review'
 import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { powerOverTimeHelp } from './help'
 import { droopOf } from './droop'
 import { answerPowerOverTime, droopFullWords, evaluatePowerOverTime, HOLDS, TIME_OUT } from './evaluate'
 import { planPowerOverTime, POWER_OVER_TIME_ID, POWER_OVER_TIME_ROLES } from './plan'
@@ -16,6 +17,7 @@ export const powerOverTimeStation: Station = Object.freeze({
   title: 'Power over time',
   group: 'transmit',
   order: 4.5,
+  help: powerOverTimeHelp,
   optional: true,
   verdicts: 'judged',
   roles: POWER_OVER_TIME_ROLES,

@@ -2,6 +2,7 @@ import { claimDemand } from '../../../judging'
 import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { twoToneHelp } from './help'
 import { answerTwoTone, evaluateTwoTone } from './evaluate'
 import { twoToneRecording } from './fromRecording'
 import { planTwoTone, TWO_TONE_ID, TWO_TONE_ROLES } from './plan'
@@ -13,6 +14,7 @@ export const twoToneStation: Station = Object.freeze({
   title: 'Two-tone, SSB',
   group: 'transmit',
   order: 6.6,
+  help: twoToneHelp,
   optional: true,
   verdicts: 'judged',
   roles: TWO_TONE_ROLES,

@@ -1,6 +1,7 @@
 import { printFrequencyShort, printVswr } from '../../../quantity'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { antennaHelp } from './help'
 import { answerAntenna, antennaAt, evaluateAntenna, USUAL_VSWR } from './evaluate'
 import { ANTENNA_ID, antennaMemoSchema } from './memo'
 import { planAntenna } from './plan'
@@ -13,6 +14,7 @@ export const antennaStation: Station = Object.freeze({
   title: 'Antenna',
   group: 'whole',
   order: 9.4,
+  help: antennaHelp,
   optional: true,
   verdicts: 'judged',
   roles: {},

@@ -1,6 +1,7 @@
 import { printNumber, UNIT_SPACE } from '../../../quantity'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { batteryHelp } from './help'
 import { labelledAh } from './capacity'
 import { answerBattery, evaluateBattery, HOLDS_LABEL } from './evaluate'
 import { BATTERY_ID, batteryMemoSchema } from './memo'
@@ -14,6 +15,7 @@ export const batteryStation: Station = Object.freeze({
   shortTitle: 'Battery',
   group: 'whole',
   order: 9.2,
+  help: batteryHelp,
   optional: true,
   verdicts: 'judged',
   roles: {},

@@ -2,6 +2,7 @@ import { onlyQuestion, type Station } from '../../contract'
 import { GENERATOR, ONE_SIGNAL } from '../../receive/paths'
 import { receiveChecks } from '../../receive/receiveChecks'
 import { figureTables } from '../../report/figureTables'
+import { displayHelp } from './help'
 import { answerDisplay, evaluateDisplay } from './evaluate'
 import { DISPLAY_ID, DISPLAY_ROLES, planDisplay } from './plan'
 
@@ -12,6 +13,7 @@ export const displayStation: Station = Object.freeze({
   title: 'Display',
   group: 'whole',
   order: 9.6,
+  help: displayHelp,
   optional: true,
   verdicts: 'observed',
   roles: DISPLAY_ROLES,

@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { firmwareHelp } from './help'
 import { answerFirmware, evaluateFirmware } from './evaluate'
 import { FIRMWARE_ID, planFirmware } from './plan'
 
@@ -11,6 +12,7 @@ export const firmwareStation: Station = Object.freeze({
   shortTitle: 'Firmware',
   group: 'whole',
   order: 9.1,
+  help: firmwareHelp,
   optional: true,
   verdicts: 'observed',
   roles: {},

@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { insideHelp } from './help'
 import { answerInside, evaluateInside } from './evaluate'
 import { INSIDE_ID, insideMemo, insideMemoSchema } from './memo'
 import { planInside } from './plan'
@@ -12,6 +13,7 @@ export const insideStation: Station = Object.freeze({
   shortTitle: 'Inside',
   group: 'whole',
   order: 9.8,
+  help: insideHelp,
   optional: true,
   verdicts: 'observed',
   roles: {},

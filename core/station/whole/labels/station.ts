@@ -1,5 +1,6 @@
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { labelsHelp } from './help'
 import { answerLabels, evaluateLabels } from './evaluate'
 import { LABELS_ID, planLabels } from './plan'
 
@@ -11,6 +12,7 @@ export const labelsStation: Station = Object.freeze({
   shortTitle: 'Labels',
   group: 'whole',
   order: 9,
+  help: labelsHelp,
   optional: true,
   verdicts: 'judged',
   roles: {},

@@ -1,6 +1,7 @@
 import { stepChecks } from '../../../step'
 import { onlyQuestion, type Station } from '../../contract'
 import { figureTables } from '../../report/figureTables'
+import { stressHelp } from './help'
 import { answerStress, evaluateStress } from './evaluate'
 import { planStress, STRESS_ID, STRESS_ROLES, stressConsent, stressConsentSchema } from './plan'
 
@@ -13,6 +14,7 @@ export const stressStation: Station = Object.freeze({
   title: 'Open and short',
   group: 'whole',
   order: 10,
+  help: stressHelp,
   optional: true,
   verdicts: 'observed',
   roles: STRESS_ROLES,

@@ -1,4 +1,4 @@
-import { clopperPearson } from '../decision'
+import { clopperPearson } from './clopperPearson'
 
 /** Most units anybody would be asked to buy. */
 const MOST_UNITS = 1000
