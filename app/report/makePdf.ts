@@ -5,7 +5,7 @@ import monoUrl from '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyper
 import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
 import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
 import { type SvgElement, svgText } from '#core/svg'
-import { pdfDefinition } from './pdfDefinition'
+import { pdfDefinition, type Pictures } from './pdfDefinition'
 import { pdfParts } from './pdfParts'
 import { forPdf } from './svgForPdf'
 
@@ -26,18 +26,19 @@ const one = (file: string) => ({ normal: file, bold: file, italics: file, boldit
 export async function makePdf(
   report: ReportDocument,
   onProgress: (share: number) => void = () => {},
+  pictures: Pictures = new Map(),
 ): Promise<Blob> {
   const pdfMake = await withFonts()
   const parts = pdfParts(report)
   if (parts.length === 1) {
     pdfMake.setProgressCallback(onProgress)
-    return pdfMake.createPdf(pdfDefinition(report)).getBlob()
+    return pdfMake.createPdf(pdfDefinition(report, null, pictures)).getBlob()
   }
   const { PDFDocument } = await import('pdf-lib')
   const whole = await PDFDocument.create()
   whole.setTitle(report.title)
   for (const [index, sections] of parts.entries()) {
-    const definition = pdfDefinition({ ...report, sections }, { pagesBefore: whole.getPageCount() })
+    const definition = pdfDefinition({ ...report, sections }, { pagesBefore: whole.getPageCount() }, pictures)
     const made = await PDFDocument.load(await (await pdfMake.createPdf(definition).getBlob()).arrayBuffer())
     for (const page of await whole.copyPages(made, made.getPageIndices())) whole.addPage(page)
     onProgress((index + 1) / parts.length)

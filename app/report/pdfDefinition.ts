@@ -19,7 +19,11 @@ export interface PdfPart {
  * The report document as pdfmake wants it: the same sections, blocks and words, in the same order.
  * @param part - where only some of its sections are in it: how many pages there are in all is not known then.
  */
-export function pdfDefinition(report: ReportDocument, part: PdfPart | null = null): TDocumentDefinitions {
+export function pdfDefinition(
+  report: ReportDocument,
+  part: PdfPart | null = null,
+  pictures: Pictures = new Map(),
+): TDocumentDefinitions {
   const isFirst = !part?.pagesBefore
   return {
     info: { title: report.title, creator: 'Rigorous Meter', producer: 'Rigorous Meter' },
@@ -35,7 +39,7 @@ export function pdfDefinition(report: ReportDocument, part: PdfPart | null = nul
       fontSize: 7.5,
       color: '#4C5C5C',
     }),
-    content: [...(isFirst ? titleOf(report) : []), ...report.sections.flatMap(section)],
+    content: [...(isFirst ? titleOf(report) : []), ...report.sections.flatMap(one => section(one, pictures))],
   }
 }
 
@@ -46,8 +50,11 @@ function titleOf({ title, subtitle }: ReportDocument): Content[] {
   ]
 }
 
-function section(part: ReportSection): Content[] {
-  return [...(part.title === '' ? [] : [headOf(part)]), ...part.blocks.flatMap(block)]
+/** Pictures as data URLs, by id. */
+export type Pictures = ReadonlyMap<string, string>
+
+function section(part: ReportSection, pictures: Pictures): Content[] {
+  return [...(part.title === '' ? [] : [headOf(part)]), ...part.blocks.flatMap(one => block(one, pictures))]
 }
 
 /** Not where a section goes on that was cut. */
@@ -62,7 +69,7 @@ function headOf(part: ReportSection): Content {
   } as Content
 }
 
-function block(part: ReportBlock): Content[] {
+function block(part: ReportBlock, pictures: Pictures): Content[] {
   switch (part.kind) {
     case 'paragraph':
       return [
@@ -89,6 +96,8 @@ function block(part: ReportBlock): Content[] {
           margin: [0, 0, 0, 6],
         },
       ]
+    case 'picture':
+      return [picture(part, pictures.get(part.pictureId))]
     case 'plot':
       return [
         {
@@ -103,6 +112,19 @@ function block(part: ReportBlock): Content[] {
     case 'table':
       return [{ text: runs(part.caption), bold: true, margin: [0, 7, 0, 2] }, table(part)]
   }
+}
+
+/** Kinds of pictures a PDF can hold. */
+const IN_PDF = /^data:image\/(jpeg|png);/
+
+function picture(
+  { caption }: Extract<ReportBlock, { kind: 'picture' }>,
+  dataUrl: string | undefined,
+): Content {
+  const words: Content = { text: runs(caption), fontSize: 7.5, color: '#4C5C5C', margin: [0, 2, 0, 6] }
+  if (dataUrl === undefined || !IN_PDF.test(dataUrl))
+    return { stack: [words, { text: 'The picture is not here.', fontSize: 7.5 }] }
+  return { stack: [{ image: dataUrl, fit: [PAGE_WIDTH_PT * 0.6, 260] }, words], unbreakable: true }
 }
 
 function table(part: Extract<ReportBlock, { kind: 'table' }>): ContentTable {

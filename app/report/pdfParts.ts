@@ -1,7 +1,7 @@
 import { blockLines, type ReportDocument, type ReportSection } from '#core/document'
 
 /** More lines than this are laid out part by part: the whole would not fit into memory. */
-const LINES_A_PART = 1500
+const LINES_A_PART = 2600
 
 /** The sections of a report in parts of some lines each; long sections are cut between blocks. */
 export function pdfParts({ sections }: ReportDocument): ReportSection[][] {

@@ -6,6 +6,7 @@ import { forumPost, letterOfFindings, videoDescription, webPage } from '#core/ou
 import { modelsOf, type Review } from '#core/review'
 import { sheetOf } from '#core/sheet'
 import { makePdf } from '~/report/makePdf'
+import type { Pictures } from '~/report/pdfDefinition'
 
 /** What outgoing papers are stamped with. */
 export interface OutgoingStamp {
@@ -27,8 +28,8 @@ const api = {
     toMarkdown(buildReport(createContext(review), stamp)),
 
   /** The report of a review as one page of HTML, with the review in it. */
-  html: (review: Review, stamp: ReportStamp & { writtenAt: string }): string =>
-    webPage(createContext(review), stamp),
+  html: (review: Review, stamp: ReportStamp & { writtenAt: string }, pictures: Pictures): string =>
+    webPage(createContext(review), stamp, pictures),
 
   /** A post about a model, in Markdown. */
   post(review: Review, modelKey: string, stamp: OutgoingStamp): string {
@@ -50,12 +51,18 @@ const api = {
     makePdf(letterFor(review, modelKey, stamp)),
 
   /** The report of a review as a PDF. @param onProgress - told how much is done, 0 to 1. */
-  async pdf(review: Review, stamp: ReportStamp, onProgress: (share: number) => void): Promise<Blob> {
+  async pdf(
+    review: Review,
+    stamp: ReportStamp,
+    pictures: Pictures,
+    onProgress: (share: number) => void,
+  ): Promise<Blob> {
     const work = reportInSlices(createContext(review), stamp)
     let told = 0
     for (;;) {
       const step = work.next()
-      if (step.done) return makePdf(step.value, share => onProgress(TOGETHER + (1 - TOGETHER) * share))
+      if (step.done)
+        return makePdf(step.value, share => onProgress(TOGETHER + (1 - TOGETHER) * share), pictures)
       if (step.value > told + 0.02) onProgress(TOGETHER * (told = step.value))
     }
   },

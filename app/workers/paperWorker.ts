@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink'
 import type { ReportStamp } from '#core/report'
 import type { Review } from '#core/review'
+import { loadPicture } from '~/storage'
 import { brokenWorker } from './brokenWorker'
 import type { OutgoingStamp, PaperWorker } from './paper.worker'
 
@@ -24,9 +25,19 @@ function job<T>(make: (worker: PaperWorker) => Promise<T> | T): PaperJob<T> {
   }
 }
 
+/** The pictures of a review, by id; one that cannot be read is left out, and told of where it would stand. */
+async function picturesOf({ id, pictures }: Review): Promise<Map<string, string>> {
+  const found = new Map<string, string>()
+  for (const head of pictures) {
+    const dataUrl = await loadPicture(id, head.id).catch(() => null)
+    if (dataUrl !== null) found.set(head.id, dataUrl)
+  }
+  return found
+}
+
 /** The report of a review as a PDF. @param onProgress - told how much is done, 0 to 1. */
 export const pdfOf = (review: Review, stamp: ReportStamp, onProgress: (share: number) => void) =>
-  job(worker => worker.pdf(review, stamp, proxy(onProgress)))
+  job(async worker => worker.pdf(review, stamp, await picturesOf(review), proxy(onProgress)))
 
 /** The readings of a review as CSV. */
 export const csvOf = (review: Review) => job(worker => worker.csv(review))
@@ -37,7 +48,7 @@ export const markdownOf = (review: Review, stamp: ReportStamp) =>
 
 /** The report of a review as one page of HTML. */
 export const htmlOf = (review: Review, stamp: ReportStamp & { writtenAt: string }) =>
-  job(worker => worker.html(review, stamp))
+  job(async worker => worker.html(review, stamp, await picturesOf(review)))
 
 /** What is made for one model of a review. */
 export type ModelPaper = 'post' | 'video' | 'letterText' | 'letterPdf'

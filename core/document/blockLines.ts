@@ -13,6 +13,7 @@ export function blockLines(block: ReportBlock): number {
     case 'facts':
       return block.rows.length
     case 'plot':
+    case 'picture':
       return PLOT_LINES
     case 'table':
       return block.rows.length + 2

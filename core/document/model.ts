@@ -12,6 +12,8 @@ export type ReportBlock =
   | { kind: 'paragraph'; text: string; quiet?: boolean }
   | { kind: 'facts'; rows: [label: string, value: string][] }
   | { kind: 'list'; items: string[] }
+  /** A picture kept beside the review; a medium that has no pictures tells of it. */
+  | { kind: 'picture'; pictureId: string; caption: string; width: number; height: number }
   /** A drawing of figures, which a medium without drawings says in words. */
   | { kind: 'plot'; plot: Plot }
   | {

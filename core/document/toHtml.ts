@@ -9,12 +9,14 @@ export interface HtmlExtras {
   data: { id: string; json: string } | null
   /** Facts about the page for machines, as JSON-LD. */
   linked: object | null
+  /** Pictures as data URLs, by id. */
+  pictures?: ReadonlyMap<string, string>
 }
 
 /** A document as one page of HTML that needs nothing else: no script, no file, no network. */
 export function toHtml(
   document: ReportDocument,
-  { data, linked }: HtmlExtras = { data: null, linked: null },
+  { data, linked, pictures }: HtmlExtras = { data: null, linked: null },
 ): string {
   const { title, subtitle, footer, sections } = document
   const head = svg(
@@ -30,7 +32,7 @@ export function toHtml(
     {},
     svg('h1', {}, title),
     svg('p', { class: 'quiet' }, subtitle),
-    ...sections.flatMap(section),
+    ...sections.map(one => section(one, pictures ?? new Map())),
     svg('footer', { class: 'quiet' }, footer),
   )
   return [
@@ -58,13 +60,15 @@ function linkedScript(linked: object | null): string {
     : `<script type="application/ld+json">${harmless(JSON.stringify(linked))}</script>`
 }
 
-function section({ id, title, blocks }: ReportSection): SvgNode[] {
-  return [svg('section', { id }, svg('h2', {}, title), ...blocks.map(blockNode))]
+function section({ id, title, blocks }: ReportSection, pictures: Pictures): SvgNode {
+  return svg('section', { id }, svg('h2', {}, title), ...blocks.map(block => blockNode(block, pictures)))
 }
+
+type Pictures = ReadonlyMap<string, string>
 
 const WIDTH = 760
 
-function blockNode(block: ReportBlock): SvgNode {
+function blockNode(block: ReportBlock, pictures: Pictures): SvgNode {
   switch (block.kind) {
     case 'paragraph':
       return svg('p', block.quiet ? { class: 'quiet' } : {}, block.text)
@@ -76,6 +80,8 @@ function blockNode(block: ReportBlock): SvgNode {
         {},
         ...block.rows.flatMap(([label, value]) => [svg('dt', {}, label), svg('dd', {}, value)]),
       )
+    case 'picture':
+      return pictureNode(block, pictures.get(block.pictureId))
     case 'plot':
       return svg(
         'figure',
@@ -96,6 +102,16 @@ function blockNode(block: ReportBlock): SvgNode {
         svg('tbody', {}, ...block.rows.map(cells => svg('tr', {}, ...cells.map(cellNode)))),
       )
   }
+}
+
+function pictureNode(
+  { caption, width, height }: Extract<ReportBlock, { kind: 'picture' }>,
+  dataUrl: string | undefined,
+): SvgNode {
+  const words = svg('figcaption', {}, caption)
+  if (dataUrl === undefined)
+    return svg('figure', {}, words, svg('p', { class: 'quiet' }, 'The picture is not here.'))
+  return svg('figure', {}, svg('img', { src: dataUrl, alt: caption, width, height }), words)
 }
 
 const aligned = (align: 'left' | 'right' | undefined): Record<string, string> =>
@@ -127,7 +143,7 @@ const STYLE = [
   `h1{font-size:28px;line-height:1.2;margin:0}h2{font-size:20px;margin:32px 0 6px;border-bottom:1px solid ${DAY.line2}}`,
   `.quiet,figcaption{color:${DAY.ink2};font-size:14px}p,ul,dl{margin:8px 0;overflow-wrap:anywhere}`,
   'dl{display:grid;grid-template-columns:130px minmax(0,1fr);gap:2px 14px}dd{margin:0}',
-  `dt{color:${DAY.ink2}}figure{margin:18px 0}figure svg,table{max-width:100%}figure svg{height:auto}`,
+  `dt{color:${DAY.ink2}}figure{margin:18px 0}figure svg,table{max-width:100%}figure svg,img{height:auto;max-width:100%}`,
   'table{border-collapse:collapse;font-size:14px;margin:12px 0;width:100%}caption{text-align:left;font-weight:700}',
   `th,td{text-align:left;vertical-align:top;padding:3px 8px 3px 0;border-bottom:1px solid ${DAY.line}}`,
   `th{color:${DAY.ink2};font-weight:400}.figure{text-align:right;font-family:${FIGURE_FACE}}footer{margin-top:32px}`,

@@ -22,6 +22,8 @@ function blockText(block: ReportBlock): string {
       return block.items.map(item => `- ${line(item)}`).join('\n')
     case 'facts':
       return block.rows.map(([label, value]) => `- **${line(label)}**: ${line(value)}`).join('\n')
+    case 'picture':
+      return `*Picture*: ${line(block.caption)}.`
     case 'plot':
       return `*${line(block.plot.title)}*: ${line(block.plot.subtitle)}.`
     case 'table':

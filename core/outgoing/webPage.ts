@@ -8,13 +8,18 @@ const DATA_ID = 'rigorous-meter-review'
 
 /**
  * The report as one page that needs nothing else, with the review in it: whoever has the page can take it out and
- * work every figure out again. Traces, pictures and clips do not travel in it.
+ * work every figure out again. Its pictures are shown; traces and clips do not travel in it.
  */
-export function webPage(context: Context, stamp: ReportStamp & { writtenAt: string }): string {
+export function webPage(
+  context: Context,
+  stamp: ReportStamp & { writtenAt: string },
+  pictures: ReadonlyMap<string, string> = new Map(),
+): string {
   const { review } = context
   const bare = { review, traces: new Map(), curves: new Map(), pictures: new Map(), clips: new Map() }
   const file = writeReviewFile(bare, { version: stamp.version, at: stamp.writtenAt })
   return toHtml(buildReport(context, stamp), {
+    pictures,
     data: { id: DATA_ID, json: JSON.stringify(JSON.parse(file)) },
     linked: {
       '@context': 'https://schema.org',

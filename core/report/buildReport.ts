@@ -7,6 +7,7 @@ import { fewNames, type RadioSet, setName } from '../review'
 import { atOnce, type Sliced } from '../sliced'
 import { type StationQuestion, stations, wantedStations } from '../station'
 import { isRead, type StepResult } from '../step'
+import { appendixSection } from './appendixSection'
 import { believabilitySection } from './believabilitySection'
 import { benchSection } from './benchSection'
 import { cautionsSection } from './cautionsSection'
@@ -49,6 +50,7 @@ export function reportOutline(context: Context, stamp: ReportStamp): ReportOutli
       { id: 'rule', build: () => ruleSection(context) },
       { id: 'cautions', build: cautionsSection },
       { id: 'versions', build: () => versionsSection(context, stamp) },
+      { id: 'readings', build: () => appendixSection(context) },
     ],
   }
 }

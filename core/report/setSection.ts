@@ -31,6 +31,11 @@ export function setSection(set: RadioSet, context: Context, index: number): Repo
         const read = results.filter(({ slots }) => slots.some(isRead))
         return read.length > 0 ? [...plotsOf(station, set, context), ...station.report(read, context)] : []
       }),
+      ...picturesOf(
+        set,
+        ofStations.flatMap(({ results }) => results),
+        context,
+      ),
       notCovered(asked),
     ],
   }
@@ -40,6 +45,21 @@ export function setSection(set: RadioSet, context: Context, index: number): Repo
 function plotsOf(station: Station, set: RadioSet, context: Context): ReportBlock[] {
   if (!keyedTogether(context.review.sets)) return []
   return (station.plots?.([set], context) ?? []).map(plot => ({ kind: 'plot', plot }))
+}
+
+/** The pictures kept with this radio’s steps. */
+function picturesOf({ id }: RadioSet, results: readonly StepResult[], { review }: Context): ReportBlock[] {
+  return review.pictures
+    .filter(({ setId }) => setId === id)
+    .map(({ id: pictureId, stepId, name, width, height, at }) => {
+      const step = results.find(result => result.step.id === stepId)?.step
+      const place = step ? `${stationById(step.stationId).title}, ${placeWords(step)}` : ''
+      return {
+        kind: 'picture',
+        ...{ pictureId, width, height },
+        caption: [place, name, at.slice(0, 10)].filter(Boolean).join(', '),
+      }
+    })
 }
 
 function card(set: RadioSet): ReportBlock {

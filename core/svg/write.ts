@@ -6,7 +6,7 @@ export function svgText(node: SvgNode): string {
 }
 
 /** Elements that end by themselves in HTML: those that never hold anything, and the shapes of drawings. */
-const ENDS_ITSELF = new Set(['meta', 'path', 'rect', 'circle'])
+const ENDS_ITSELF = new Set(['meta', 'img', 'path', 'rect', 'circle'])
 
 /** Elements of a page as text, drawings among them. */
 export function htmlText(node: SvgNode): string {

@@ -39,6 +39,7 @@ function wordsOf(block: ReportBlock): string[] {
   if (block.kind === 'paragraph') return [block.text]
   if (block.kind === 'list') return block.items
   if (block.kind === 'facts') return block.rows.flat()
+  if (block.kind === 'picture') return [block.caption]
   if (block.kind === 'plot') return [block.plot.title, block.plot.subtitle]
   return [
     block.caption,
@@ -66,7 +67,8 @@ describe('the PDF', () => {
       .flatMap(section => section.blocks)
       .flatMap(block => (block.kind === 'table' ? block.rows.flat() : []))
       .filter(cell => cell.kind === 'strip').length
-    expect(JSON.stringify(definition.content).match(/<svg /g)).toHaveLength(strips)
+    const plots = report.sections.flatMap(({ blocks }) => blocks).filter(({ kind }) => kind === 'plot').length
+    expect(JSON.stringify(definition.content).match(/<svg /g)).toHaveLength(strips + plots)
   })
 
   it('takes the signs its main face lacks from the face that has them', () => {
@@ -122,8 +124,8 @@ describe('a report that is too long to be laid out at once', () => {
   const long = {
     ...report,
     sections: [
-      { id: 'a', title: 'A', blocks: [rows(900), rows(900), rows(10)] },
-      { id: 'b', title: 'B', newPage: true, blocks: [rows(1400), rows(3)] },
+      { id: 'a', title: 'A', blocks: [rows(1500), rows(1500), rows(10)] },
+      { id: 'b', title: 'B', newPage: true, blocks: [rows(2400), rows(3)] },
     ],
   }
 

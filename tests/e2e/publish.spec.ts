@@ -31,7 +31,7 @@ test('a sheet: on the screen, as PDF, as PNG and SVG, and in the reviewer’s ow
   const { text, pages } = await pdfText((await pdf.path())!)
   expect(pages).toBe(1)
   // What stands on the screen stands on paper, figure by figure.
-  const shown = ((await sheet.textContent()) ?? '').match(/\d+\.\d+ (dB|W|dBm)/g) ?? []
+  const shown = ((await sheet.textContent()) ?? '').match(/\d+\.\d+\s(dBm|dB|W)/g) ?? []
   expect(shown.length).toBeGreaterThan(8)
   const plain = text.replace(/[\u00a0\u202f\u2009]/g, ' ')
   for (const figure of shown) expect(plain).toContain(figure.replace(/[\u00a0\u202f\u2009]/g, ' '))
@@ -131,7 +131,7 @@ test('pictures: one by key from a station, all of them as a zip', async ({ page 
   await expect(page.getByRole('heading', { name: /Harmonics and spurs/ }).first()).toBeVisible()
   await page.keyboard.press('v')
   const picture = page.getByTestId('picture')
-  await expect(picture).toContainText(/Harmonics of \d+\.\d+ MHz/)
+  await expect(picture).toContainText(/Harmonics of \d+\.\d+\sMHz/)
   const png = await taken(page, () => picture.getByRole('button', { name: 'PNG' }).click())
   const bytes = readFileSync((await png.path())!)
   expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)]).toEqual([1920, 1080])

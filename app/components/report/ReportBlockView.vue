@@ -17,6 +17,11 @@ const { block } = defineProps<{ block: ReportBlock }>()
       <dd>{{ value }}</dd></template
     >
   </dl>
+  <ReportPicture
+    v-else-if="block.kind === 'picture'"
+    :picture-id="block.pictureId"
+    :caption="block.caption"
+  />
   <PlotFigure v-else-if="block.kind === 'plot'" :plot="block.plot" />
   <div v-else class="scroll" tabindex="0" role="region" :aria-label="block.caption">
     <table class="plain">
