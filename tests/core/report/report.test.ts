@@ -56,6 +56,7 @@ describe('the report', () => {
       'rule',
       'cautions',
       'versions',
+      'readings',
     ])
   })
 
