@@ -19,6 +19,7 @@ const ON_STATIONS: readonly KeyLine[] = [
   { keys: ['L'], words: 'listen to the sound card, and stop' },
   { keys: ['K'], words: 'keep the SINAD that is heard' },
   { keys: ['W'], words: 'why and how of a station' },
+  { keys: ['C'], words: 'a second window for a camera, with only the figure in hand' },
   { keys: ['V'], words: 'the station’s drawing as a picture' },
   { keys: ['Alt', '←/→'], words: 'bench check: move the part' },
 ]

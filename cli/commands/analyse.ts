@@ -1,7 +1,15 @@
+import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
 import { openRecordings } from '#core/format'
 import { AUDIO_FILTERS, SINAD_DEFAULTS } from '#core/signal'
 import { type AnalyseOptions, analyseRecording } from '../analyseRecording'
+import {
+  type AnalysedTable,
+  analyseTable,
+  isTableName,
+  TABLE_KINDS,
+  type TableOptions,
+} from '../analyseTable'
 import type { Command } from '../command'
 import { fileSource } from '../fileSource'
 import { printAnalysis } from '../printAnalysis'
@@ -9,7 +17,8 @@ import { UsageError } from '../usageError'
 
 const USAGE = `rigorous-meter analyse FILE [FILE …] [options]
 
-Prints what the application finds in recordings: WAV, SigMF as two files or an archive.
+Prints what the application finds in recordings (WAV, SigMF as two files or an archive) and in tables: traces, logs of
+power, logs of a discharge (CSV), sweeps of an antenna (Touchstone).
 
   --json               figures as JSON
   --as iq|audio        how two channels are taken; by default as the file says
@@ -18,6 +27,9 @@ Prints what the application finds in recordings: WAV, SigMF as two files or an a
   --deemphasis US      time constant of a de-emphasis, µs; none by default
   --tone HZ            tone that was sent, 1000 by default
   --spacing HZ         channel spacing: gives occupied bandwidth and neighbours
+  --kind NAME          of a table: ${TABLE_KINDS.join(', ')}; Touchstone files say it themselves
+  --carrier HZ         of a trace: the strongest point by default
+  --load A             of a discharge without a column of amperes
 `
 
 function read(argv: readonly string[]) {
@@ -33,6 +45,9 @@ function read(argv: readonly string[]) {
         deemphasis: { type: 'string' },
         tone: { type: 'string', default: String(SINAD_DEFAULTS.toneHz) },
         spacing: { type: 'string' },
+        kind: { type: 'string' },
+        carrier: { type: 'string' },
+        load: { type: 'string' },
       },
     })
   } catch (error) {
@@ -60,6 +75,20 @@ function optionsOf({ as, channel, filter, deemphasis, tone, spacing }: Values): 
   }
 }
 
+function tableOptionsOf({ kind, carrier, load }: Values): TableOptions {
+  const known = TABLE_KINDS.find(one => one === kind)
+  if (kind !== undefined && !known) throw new UsageError(`--kind takes ${TABLE_KINDS.join(', ')}.`)
+  return {
+    kind: known ?? null,
+    carrierHz: numberOf('--carrier', carrier, { from: 1e3, to: 1e11 }),
+    loadA: numberOf('--load', load, { from: 0.001, to: 100 }),
+  }
+}
+
+function printTable({ name, kind, understood, lines }: AnalysedTable): string {
+  return [`${name}, taken as ${kind}`, ...[...understood, ...lines].map(line => `  ${line}`)].join('\n')
+}
+
 function numberOf(
   name: string,
   text: string | undefined,
@@ -79,17 +108,26 @@ export const analyseCommand: Command = {
     const { values, positionals } = read(argv)
     if (positionals.length === 0) throw new UsageError(`Which file?\n\n${USAGE}`)
     const options = optionsOf(values)
-    const recordings = await openRecordings(await Promise.all(positionals.map(fileSource)))
-    if (recordings.length === 0)
+    const tables = values.kind === undefined ? positionals.filter(isTableName) : positionals
+    const others = positionals.filter(path => !tables.includes(path))
+    const recordings = await openRecordings(await Promise.all(others.map(fileSource)))
+    if (recordings.length === 0 && tables.length === 0)
       throw new UsageError(
-        'None of these files is a recording. Known: WAV, and SigMF as two files or an archive.',
+        'None of these files is a recording. Known: WAV, and SigMF as two files or an archive; CSV and Touchstone.',
       )
+    const tabled = []
+    for (const path of tables) {
+      progress(`Reading ${basename(path)}`)
+      tabled.push(await analyseTable(path, tableOptionsOf(values)))
+    }
     const found = []
     for (const [i, recording] of recordings.entries()) {
       progress(`Reading ${recording.name}, ${i + 1} of ${recordings.length}`)
       found.push(await analyseRecording(recording, options))
     }
-    const text = values.json ? JSON.stringify(found, null, 2) : found.map(printAnalysis).join('\n\n')
+    const text = values.json
+      ? JSON.stringify([...tabled, ...found], null, 2)
+      : [...tabled.map(printTable), ...found.map(printAnalysis)].join('\n\n')
     return { text, code: 0 }
   },
 }

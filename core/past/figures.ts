@@ -38,6 +38,8 @@ export interface PastRadio {
   firmware: string
   price: string
   bands: string[]
+  /** What it was read with: instruments and chains. */
+  readWith: string[]
   /** First and last day something of it was read. */
   days: [first: string, last: string] | null
   figures: PastFigure[]
@@ -50,9 +52,24 @@ export function pastRadios(context: Context): PastRadio[] {
     ...{ reviewId: review.id, reviewTitle: review.title, setId: set.id, name: setName(set) },
     ...{ make: set.make, model: set.model, sample: set.sample, firmware: set.firmware, price: set.price },
     bands: set.bands.map(({ name }) => name),
+    readWith: readWithOf(set, context),
     days: daysOf(set, context),
     figures: figuresOf(set, context),
   }))
+}
+
+function readWithOf({ id }: RadioSet, { review }: Context): string[] {
+  const used = new Set(
+    review.readings.flatMap(({ setId, through }) =>
+      setId === id ? Object.values(through).map(({ chainId }) => chainId) : [],
+    ),
+  )
+  return review.chains
+    .filter(chain => used.has(chain.id))
+    .map(({ name, instrumentId }) => {
+      const instrument = review.instruments.find(one => one.id === instrumentId)?.name ?? 'no instrument'
+      return `${name} into ${instrument}`
+    })
 }
 
 function daysOf({ id }: RadioSet, { review }: Context): PastRadio['days'] {

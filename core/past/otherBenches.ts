@@ -1,4 +1,5 @@
 import { enScore } from '../decision'
+import { fewNames } from '../review'
 import { algorithmA, type Consensus } from './algorithmA'
 import type { PastFigure, PastRadio } from './figures'
 
@@ -66,9 +67,16 @@ function besidesOf(a: PastRadio, b: PastRadio): string[] {
     ['sample', a.sample, b.sample],
     ['firmware', a.firmware, b.firmware],
   ]
-  return differs
+  const plain = differs
     .filter(([, one, other]) => one !== other)
     .map(([what, one, other]) => `${what} ${one || 'not said'} here, ${other || 'not said'} there`)
+  const here = a.readWith.filter(one => !b.readWith.includes(one))
+  const there = b.readWith.filter(one => !a.readWith.includes(one))
+  return [
+    ...plain,
+    ...(here.length > 0 ? [`read here with ${fewNames(here)}`] : []),
+    ...(there.length > 0 ? [`read there with ${fewNames(there)}`] : []),
+  ]
 }
 
 /** One figure as several benches have it. */

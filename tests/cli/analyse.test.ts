@@ -125,3 +125,64 @@ describe('analyse, from a shell', () => {
     expect(err).toContain(words)
   })
 })
+
+describe('analyse, tables', () => {
+  const write = (name: string, text: string) => {
+    writeFileSync(path(name), text)
+    return path(name)
+  }
+
+  it('a trace: carrier, harmonics, what is beyond it', async () => {
+    // A floor of −80 dBm from 100 to 500 MHz, a carrier of −10 dBm at 146 and its double at −45.
+    const rows = Array.from({ length: 401 }, (_unused, i) => {
+      const mhz = 100 + i
+      const levels: Record<number, number> = { 146: -10, 292: -45 }
+      return `${mhz},${levels[mhz] ?? -80}`
+    })
+    const file = write('trace.csv', `MHz,dBm\n${rows.join('\n')}\n`)
+    const { out, code } = await shell('analyse', file, '--kind', 'trace', '--json')
+    expect(code).toBe(0)
+    const [{ found }] = JSON.parse(out) as [
+      { found: { carrierHz: number; floorDbm: number; peaks: { peak: { levelDbm: number } | null }[] } },
+    ]
+    expect(found.carrierHz).toBe(146e6)
+    expect(found.floorDbm).toBe(-80)
+    expect(found.peaks.slice(0, 4).map(({ peak }) => peak?.levelDbm ?? null)).toEqual([-10, -45, -80, null])
+    expect((await shell('analyse', file, '--kind', 'trace')).out).toMatch(/×2: −45\.0\sdBm/)
+  })
+
+  it('a log of power: 4 W to 2 W is 3.01 dB less', async () => {
+    const file = write('log.csv', 's,W\n0,4\n60,3\n300,2\n')
+    const { out } = await shell('analyse', file, '--kind', 'log', '--json')
+    const [{ found }] = JSON.parse(out) as [{ found: { droopDb: number; seconds: number } }]
+    expect(found.droopDb).toBeCloseTo(-3.01, 2)
+    expect(found.seconds).toBe(300)
+  })
+
+  it('a discharge: half an ampere for two hours is 1 Ah', async () => {
+    const file = write('pack.csv', 's,V,A\n0,8.2,0.5\n3600,7.6,0.5\n7200,6.8,0.5\n')
+    const { out } = await shell('analyse', file, '--kind', 'discharge', '--json')
+    expect((JSON.parse(out) as [{ found: { capacityAh: number } }])[0].found.capacityAh).toBeCloseTo(1, 9)
+  })
+
+  it('a sweep of an antenna by its name: |Γ| of 0.2 is 1.5:1, of 0.5 is 3:1', async () => {
+    const file = write('rod.s1p', '# MHz S MA R 50\n140 0.5 0\n145 0.2 0\n150 0.3 0\n155 0.5 0\n')
+    const { out } = await shell('analyse', file, '--json')
+    const [{ kind, found }] = JSON.parse(out) as [
+      { kind: string; found: { bestVswr: number; bestHz: number; range: unknown } },
+    ]
+    expect(kind).toBe('antenna')
+    expect(found.bestVswr).toBeCloseTo(1.5, 9)
+    expect(found.bestHz).toBe(145e6)
+    expect(found.range).toEqual({ fromHz: 145e6, toHz: 150e6 })
+  })
+
+  it('asks what a table is, and refuses what it cannot read in words', async () => {
+    const file = write('some.csv', 'a,b\n1,2\n')
+    expect((await shell('analyse', file)).err).toContain('say what it is with --kind')
+    const broken = await shell('analyse', write('broken.csv', 'nothing'), '--kind', 'discharge')
+    expect(broken.code).toBe(1)
+    expect(broken.err).toContain('broken.csv')
+    expect((await shell('analyse', file, '--kind', 'poem')).err).toContain('--kind takes')
+  })
+})

@@ -12,7 +12,7 @@ const STATIONS = [
   'two-tone',
   'stress',
 ]
-const PLACES = ['card', 'rulebooks', 'bench', 'run', ...STATIONS, 'findings', 'report']
+const PLACES = ['card', 'rulebooks', 'bench', 'run', ...STATIONS, 'findings', 'sheet', 'report', 'publish']
 const LONG =
   'A set with a very long name that nobody would print on a box but somebody will type all the same '
     .repeat(2)
@@ -34,7 +34,9 @@ test('every place of an empty review says what to do next', async ({ page }) => 
     ['run', 'Nothing is planned yet'],
     ...STATIONS.map(station => [station, 'Add a radio first'] as const),
     ['findings', 'Nothing to say yet'],
+    ['sheet', 'No radio yet'],
     ['report', 'No bench is recorded'],
+    ['publish', 'Nothing to publish yet'],
   ] as const) {
     await visit(page, `${base}/${place}`)
     await expect(page.getByText(words).first()).toBeVisible()

@@ -38,11 +38,15 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['stress', `${DEMO}/stress?set=c1`, 'Open and short'],
   ['report', `${DEMO}/report`, 'Report'],
   ['findings', `${DEMO}/findings`, 'What we can say about these radios'],
+  ['sheet', `${DEMO}/sheet?set=trek-a`, 'Sheet'],
+  ['publish', `${DEMO}/publish?set=trek-a`, 'Publish'],
+  ['past radios', '/past', 'Past radios'],
+  ['my bench', '/bench', 'My bench'],
   ['tools', '/tools', 'Tools'],
 ]
 
 /** Pages of a review that are no station’s: all stations share one. */
-const OWN_PAGES = ['card', 'rulebooks', 'bench', 'run', 'report', 'findings']
+const OWN_PAGES = ['card', 'rulebooks', 'bench', 'run', 'report', 'findings', 'sheet', 'publish']
 
 function pageOf(path: string): string {
   const place = /^\/review\/[^/]+\/([^?]+)/.exec(path)?.[1]

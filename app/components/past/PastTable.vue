@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import { type PastRadio, placeText, rankedBy } from '#core/past'
+import { type PastRadio, placeText, type Ranked, rankedBy } from '#core/past'
 import type { ChartPlot } from '#core/plot'
 
 /** Radios by one figure: a table and a plot with ranges; places only as far as the ranges allow. */
@@ -24,6 +24,36 @@ const ENDS = [
   { value: 'highest', title: 'Highest first' },
   { value: 'lowest', title: 'Lowest first' },
 ]
+/** What the table is ordered by; the plot follows it. */
+const ORDERS = [
+  { value: 'figure', title: 'By figure' },
+  { value: 'maker', title: 'By maker' },
+  { value: 'price', title: 'By price' },
+  { value: 'claim', title: 'By claim' },
+  { value: 'year', title: 'By year' },
+] as const
+const order = ref<(typeof ORDERS)[number]['value']>('figure')
+
+/** The first number in a text, for prices and claims; those without one stand last. */
+function numberIn(text: string | null): number {
+  const found = /\d+(?:[.,]\d+)?/.exec(text ?? '')
+  return found ? Number(found[0].replace(',', '.')) : Infinity
+}
+
+function inOrder(list: readonly Ranked[]): Ranked[] {
+  switch (order.value) {
+    case 'maker':
+      return list.toSorted((a, b) => a.radio.name.localeCompare(b.radio.name))
+    case 'price':
+      return list.toSorted((a, b) => numberIn(a.radio.price) - numberIn(b.radio.price))
+    case 'claim':
+      return list.toSorted((a, b) => numberIn(a.figure.claimed) - numberIn(b.figure.claimed))
+    case 'year':
+      return list.toSorted((a, b) => (a.radio.days?.[1] ?? '').localeCompare(b.radio.days?.[1] ?? ''))
+    default:
+      return [...list]
+  }
+}
 const wanted = ref<string | null>('')
 
 const ranked = computed(() => {
@@ -34,7 +64,7 @@ const ranked = computed(() => {
       .toLowerCase()
     return words.every(word => text.includes(word))
   })
-  return rankedBy(shown, key.value, best.value)
+  return inOrder(rankedBy(shown, key.value, best.value))
 })
 const rows = computed(() =>
   ranked.value.map(({ radio, figure, place }) => ({
@@ -113,6 +143,7 @@ const below = computed(() => lines.value.getTotalSize() - (lines.value.getVirtua
         @update:model-value="value => (chosen = value)"
       />
       <VSelect v-model="best" :items="ENDS" label="Best" class="narrow" />
+      <VSelect v-model="order" :items="[...ORDERS]" label="Order" class="narrow" />
       <VTextField v-model="wanted" label="Find: maker, price, year" clearable class="narrow" />
     </div>
     <section v-if="plot" class="sheet part"><PlotFigure :plot="plot" :height="260" /></section>
@@ -166,7 +197,7 @@ const below = computed(() => lines.value.getTotalSize() - (lines.value.getVirtua
   flex: 1 1 320px;
 }
 .narrow {
-  flex: 0 1 220px;
+  flex: 0 1 190px;
 }
 .table {
   max-height: 460px;

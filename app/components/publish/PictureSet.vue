@@ -52,7 +52,7 @@ onBeforeUnmount(() => (isStopped = true))
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul class="names">
       <li v-for="plot in plots" :key="plot.id">
-        <button type="button" class="link" @click="shown = plot">{{ plot.title }}</button>
+        <button type="button" class="link name" @click="shown = plot">{{ plot.title }}</button>
       </li>
     </ul>
     <PictureDialog v-model="shown" />
@@ -65,10 +65,15 @@ onBeforeUnmount(() => (isStopped = true))
 }
 .names {
   margin: 0;
-  padding-left: 18px;
+  padding: 0;
+  list-style: none;
   columns: 2 300px;
 }
 .names li {
   break-inside: avoid;
+  padding: 2px 0;
+}
+.name {
+  text-align: left;
 }
 </style>

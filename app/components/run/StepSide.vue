@@ -90,6 +90,7 @@ const budgetOf = computed(() => {
       </ul>
     </details>
     <slot />
+    <CameraButton :step="step" :focus="focus" />
   </aside>
 </template>
 

@@ -28,7 +28,16 @@ const figure = (value: number, range: number, more: Partial<PastFigure> = {}): P
 })
 const radio = (reviewId: string, value: number, range = 0.5, more: Partial<PastRadio> = {}): PastRadio => ({
   ...{ reviewId, reviewTitle: reviewId, setId: 's', name: reviewId },
-  ...{ make: 'Osmere', model: 'Trek 2', sample: 'A', firmware: '', price: '', bands: [], days: null },
+  ...{
+    make: 'Osmere',
+    model: 'Trek 2',
+    sample: 'A',
+    firmware: '',
+    price: '',
+    bands: [],
+    readWith: [],
+    days: null,
+  },
   figures: [figure(value, range)],
   ...more,
 })
@@ -145,6 +154,17 @@ describe('other benches', () => {
       [radio('them', 37, 1, { firmware: '2.14', sample: 'C' })],
     )
     expect(pair!.besides).toEqual(['sample A here, C there', 'firmware not said here, 2.14 there'])
+  })
+
+  it('names loads and instruments that are not the same', () => {
+    const [pair] = compareBenches(
+      [radio('us', 37, 1, { readWith: ['50 dB into the analyser', 'the load into the meter'] })],
+      [radio('them', 37, 1, { readWith: ['40 dB into another', 'the load into the meter'] })],
+    )
+    expect(pair!.besides).toEqual([
+      'read here with 50 dB into the analyser',
+      'read there with 40 dB into another',
+    ])
   })
 
   it('finds who is off among seven, and wants three benches: two units of one bench are one', () => {
