@@ -16,7 +16,7 @@ const ON_STATIONS: readonly KeyLine[] = [
   { keys: ['R'], words: 'retake the reading last kept in this step' },
   { keys: ['I'], words: 'bring in a trace, a log or a recording' },
   { keys: ['O'], words: 'note to this step' },
-  { keys: ['L'], words: 'listen to the sound card, and stop' },
+  { keys: ['L'], words: 'listen to the sound card, and stop; or read the instrument, where it answers' },
   { keys: ['K'], words: 'keep the SINAD that is heard' },
   { keys: ['W'], words: 'why and how of a station' },
   { keys: ['C'], words: 'a second window for a camera, with only the figure in hand' },

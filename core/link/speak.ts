@@ -54,7 +54,15 @@ export async function speak(
     return error ? { is: 'error', error } : { is: 'done' }
   }
   const { form } = phrase.answer
-  const bytes = await line.query(last, form === 'block' ? 'block' : 'line')
+  let bytes: Uint8Array
+  try {
+    bytes = await line.query(last, form === 'block' ? 'block' : 'line')
+  } catch (cause) {
+    // An instrument that refuses a question answers nothing: its queue says why.
+    const why = await firstError(line, book).catch(() => null)
+    if (why) return { is: 'error', error: why }
+    throw cause
+  }
   const heard = heardIn(readAnswer(bytes, form), phrase.answer)
   const error = await firstError(line, book)
   return error ? { is: 'error', error } : heard

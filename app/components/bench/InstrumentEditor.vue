@@ -34,6 +34,7 @@ const fields = computed(() => instrumentFields(instrument, (label, recipe) => em
       </div>
     </div>
     <EditGrid :fields="fields" :locked="locked" />
+    <InstrumentLink :instrument="instrument" />
     <PhaseNoiseTable
       v-if="instrument.kind === 'signal-generator'"
       :generator="instrument"

@@ -1,0 +1,28 @@
+import type { Instrument } from '../chain'
+import { phrasebooks } from './phrasebook/shipped'
+import type { Phrasebook } from './phrasebook/types'
+import { type InstrumentLine, speak, type SpeechResult } from './speak'
+
+/** Kinds of instruments of which a level at a frequency can be asked. */
+const BOOK_KINDS = { 'power-meter': 'power-meter', 'spectrum-analyser': 'spectrum-analyser' } as const
+
+/** The shipped phrasebook that suits an instrument; null where none does. */
+export function plainBookFor({ kind }: Pick<Instrument, 'kind'>): Phrasebook | null {
+  const wanted = BOOK_KINDS[kind as keyof typeof BOOK_KINDS]
+  return phrasebooks.find(book => book.kind === wanted) ?? null
+}
+
+/** How wide an analyser looks for a line, Hz: an instrument’s reference and the radio may both be a little off. */
+const SPAN_HZ = 100e3
+const USUAL_BANDWIDTH_HZ = 10e3
+
+/** Asks an instrument for the level at a frequency, dBm as it shows it. */
+export function readLevel(
+  line: InstrumentLine,
+  { book, instrument, frequencyHz }: { book: Phrasebook; instrument: Instrument; frequencyHz: number },
+): Promise<SpeechResult> {
+  if (book.kind === 'power-meter') return speak(line, { book, name: 'read-power', values: { frequencyHz } })
+  const bandwidthHz =
+    instrument.kind === 'spectrum-analyser' ? instrument.resolutionBandwidthHz : USUAL_BANDWIDTH_HZ
+  return speak(line, { book, name: 'read-level-at', values: { frequencyHz, spanHz: SPAN_HZ, bandwidthHz } })
+}

@@ -1,0 +1,31 @@
+import { expect, test } from '@playwright/test'
+import { harmonicRow } from './support'
+
+test('a power and harmonics run by L only, from the virtual bench', async ({ page }) => {
+  await page.goto('/start')
+  await page.getByText('In-line power meter and load').click()
+  await page.getByText('Pocket analyser behind 40 dB').click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByTestId('set-now')).toHaveText('144.390')
+  const review = page.url().replace(/\/[^/]*$/, '')
+
+  // Both instruments answer.
+  await page.goto(`${review}/bench`)
+  for (const name of [/In-line power meter/, /Pocket analyser/]) {
+    await page.getByRole('button', { name }).first().click()
+    await page.locator('.v-select', { hasText: 'How it is read' }).click()
+    await page.getByRole('option', { name: /Virtual bench/ }).click()
+  }
+
+  await page.goto(`${review}/carrier-power`)
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText(/it answered .*, kept as .* dBm/)
+  await expect(page.getByText(/^(Keeps|Short by|Can’t tell|Over|More)/).first()).toBeVisible()
+
+  await page.goto(`${review}/harmonics`)
+  await page.keyboard.press('l')
+  await expect(harmonicRow(page, 4)).toContainText(/Inside|Outside|Too close|Not covered/)
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('Everything this step wants is read')
+})
