@@ -5,7 +5,7 @@ test('a second window for a camera follows the figure in hand, while it is typed
   page,
   context,
 }) => {
-  await openDemoAt(page, `${DEMO}/carrier-power?set=trek-b`)
+  await openDemoAt(page, `${DEMO}/carrier-power?set=trek-b&step=carrier-power:2m:2m-2:high`)
   await expect(page.getByTestId('set-now')).toBeVisible()
   const [camera] = await Promise.all([
     context.waitForEvent('page'),

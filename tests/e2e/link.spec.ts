@@ -12,7 +12,8 @@ test('a power and harmonics run by L only, from the virtual bench', async ({ pag
   // Both instruments answer.
   await page.goto(`${review}/bench`)
   for (const name of [/In-line power meter/, /Pocket analyser/]) {
-    await page.getByRole('button', { name }).first().click()
+    await page.getByRole('region', { name: 'Instruments' }).getByRole('button', { name }).click()
+    await expect(page.getByRole('region', { name: /^Instrument: / })).toContainText(name)
     await page.locator('.v-select', { hasText: 'How it is read' }).click()
     await page.getByRole('option', { name: /Virtual bench/ }).click()
   }
@@ -24,6 +25,7 @@ test('a power and harmonics run by L only, from the virtual bench', async ({ pag
   await expect(page.getByText(/^(Keeps|Short by|Can’t tell|Over|More)/).first()).toBeVisible()
 
   await page.goto(`${review}/harmonics`)
+  await expect(page.getByTestId('link')).toBeVisible()
   await page.keyboard.press('l')
   await expect(harmonicRow(page, 4)).toContainText(/Inside|Outside|Too close|Not covered/)
   await page.keyboard.press('l')
