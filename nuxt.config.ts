@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { darkTheme, lightTheme } from './app/theme/themes'
-import { writeServiceWorker } from './scripts/serviceWorker'
+import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { fileHeaders } from './server/utils/securityHeaders'
 
 /** Plain files for any web host (`npm run static`) in place of a server. */
@@ -70,7 +70,7 @@ export default defineNuxtConfig({
     },
     // The worker that keeps all files in the browser is written once they are there.
     'nitro:build:public-assets': async nitro => {
-      if (!nitro.options.dev) await writeServiceWorker(nitro.options.output.publicDir, '/')
+      if (!nitro.options.dev && !isStatic) await writeServiceWorker(nitro.options.output.publicDir, '/')
     },
   },
   // A page puts its own policy, with a nonce, over this one.

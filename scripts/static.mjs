@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto'
 import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensurePackages, must, root, runTool, say } from './lib.mjs'
+import { writeServiceWorker } from './serviceWorker.mjs'
 
 const folder = join(root, 'dist')
 const files = join(folder, 'public')
@@ -17,6 +18,7 @@ must(
   }),
   'the build',
 )
+await writeServiceWorker(files, '/')
 const page = readFileSync(join(files, 'index.html'), 'utf8')
 const hashes = [...page.matchAll(/<script(?![^>]*\bsrc=)([^>]*)>([\s\S]*?)<\/script>/g)]
   .filter(([, attributes]) => !attributes.includes('application/json'))

@@ -12,10 +12,7 @@ const MOST_BYTES = 8_000_000
  * @param folder - where the built client lies.
  * @param page - address of the one page all addresses are served by.
  */
-export async function writeServiceWorker(
-  folder: string,
-  page: string,
-): Promise<{ count: number; size: number }> {
+export async function writeServiceWorker(folder, page) {
   // The page is made by the server: it is another one as soon as any of its files is.
   const revision = createHash('sha256')
     .update(readFileSync(join(folder, '_nuxt', 'builds', 'latest.json')))
