@@ -7,7 +7,11 @@ export function usePictureNote() {
   return computed<PictureNote>(() => {
     const { reviewer = '', title = '', readings = [] } = store.review ?? {}
     const days = readings.map(({ at }) => at.slice(0, 10)).sort()
-    const who = [reviewer, title, days.at(-1) ?? '', `Rigorous Meter ${version}`].filter(Boolean).join(' · ')
+    const last = readings.at(-1)
+    const conditions = [last?.supply ?? '', typeof last?.ambientC !== 'number' ? '' : `${last.ambientC} °C`]
+    const who = [reviewer, title, days.at(-1) ?? '', ...conditions, `Rigorous Meter ${version}`]
+      .filter(Boolean)
+      .join(' · ')
     return { who }
   })
 }

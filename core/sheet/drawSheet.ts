@@ -15,7 +15,7 @@ import {
   verdictShape,
   wrapped,
 } from '../svg'
-import { flowed, flowedLines, type Run } from './flow'
+import { firstLines, flowed, flowedLines, type Run } from './flow'
 import { asSentences } from './sentences'
 import type { Sheet, SheetLine } from './sheet'
 
@@ -102,8 +102,7 @@ function saidOf({ said, ownWords }: Sheet, { left, right, inks }: Page, top: num
     right - left - 28,
     11.5,
   )
-  const lines = all.slice(0, MOST_SAID_LINES)
-  if (all.length > lines.length) lines.at(-1)!.push({ text: ' …', weight: 400, fill: inks.ink2 })
+  const lines = firstLines(all, MOST_SAID_LINES)
   const height = 16 + lines.length * 16
   return {
     drawn: [
@@ -157,14 +156,17 @@ function lineDrawing(
 ): { drawn: SvgNode[]; height: number } {
   const colour = verdictInk(inks, state)
   const room = column.strip - column.answer - 10
-  const answer = flowed(
-    [
-      { text: `${words}.`, weight: 700, fill: colour },
-      { text: because, weight: 400, fill: inks.ink2 },
-    ],
-    room - 12,
-    8.8,
-  ).slice(0, 3)
+  const answer = firstLines(
+    flowed(
+      [
+        { text: `${words}.`, weight: 700, fill: colour },
+        { text: because, weight: 400, fill: inks.ink2 },
+      ],
+      room - 12,
+      8.8,
+    ),
+    3,
+  )
   const names = wrapped(label, column.answer - column.left - 6, { size: 8.8, weight: 700 }).slice(0, 2)
   const height = Math.max(names.length, answer.length) * 11 + 9
   const strip = { width: column.right - column.strip, height: 14, inks }
@@ -221,12 +223,15 @@ function footOf(
     { text: head, weight: 700, fill: inks.ink },
     { text, weight: 400, fill: inks.ink2 },
   ]
-  const first = flowed(runs('How it was measured.', measured), width, 7.8).slice(0, 9)
-  const second = flowed(
-    [...runs('Not covered:', notCovered), ...runs('Check it yourself:', CHECK_WORDS)],
-    right - left - 18 - width,
-    7.8,
-  ).slice(0, 9)
+  const first = firstLines(flowed(runs('How it was measured.', measured), width, 7.8), 9)
+  const second = firstLines(
+    flowed(
+      [...runs('Not covered:', notCovered), ...runs('Check it yourself:', CHECK_WORDS)],
+      right - left - 18 - width,
+      7.8,
+    ),
+    9,
+  )
   const base = paper.height - 26
   const top = base - 16 - Math.max(first.length, second.length) * 10.2
   const [from, to] = footer

@@ -1,4 +1,4 @@
-import { svg, type SvgElement, TEXT_FACE, textWidth, type Weight } from '../svg'
+import { type SvgElement, textAt, textWidth, type Weight } from '../svg'
 
 /** A piece of running text in one weight and colour. */
 export interface Run {
@@ -29,22 +29,27 @@ export function flowed(runs: readonly Run[], width: number, size: number): Run[]
   return lines.filter(line => line.length > 0)
 }
 
-/** Lines of runs under each other. */
+/** So many lines; where there are more, the last says so. */
+export function firstLines(lines: readonly Run[][], most: number): Run[][] {
+  if (lines.length <= most) return [...lines]
+  const shown = lines.slice(0, most)
+  const last = shown.pop()!
+  const end = last.at(-1)!
+  return [...shown, [...last.slice(0, -1), { ...end, text: `${end.text} …` }]]
+}
+
+/** Lines of runs under each other. Each run is a text of its own: not every medium goes on where one ended. */
 export function flowedLines(
   lines: readonly Run[][],
   { x, y, size, lead }: { x: number; y: number; size: number; lead: number },
 ): SvgElement[] {
-  return lines.map((line, i) =>
-    svg(
-      'text',
-      {
-        x,
-        y: Math.round(100 * (y + i * lead)) / 100,
-        'font-size': size,
-        'font-family': TEXT_FACE,
-        'xml:space': 'preserve',
-      },
-      ...line.map(({ text, weight, fill }) => svg('tspan', { 'font-weight': weight, fill }, text)),
-    ),
-  )
+  return lines.flatMap((line, i) => {
+    let at = x
+    return line.map(({ text, weight, fill }) => {
+      const words = text.trimStart()
+      const from = at + textWidth(text.slice(0, text.length - words.length), size, weight)
+      at += textWidth(text, size, weight)
+      return textAt(words, { x: from, y: y + i * lead, size, weight, fill })
+    })
+  })
 }

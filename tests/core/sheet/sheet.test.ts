@@ -86,7 +86,7 @@ describe('a sheet of the demo', () => {
     const text = linesOf(sheetDrawing(own, { paper: 'a4', inks: DAY }))
       .map(line => line.text)
       .join('\n')
-    expect(text).toContain('Buy another. (the reviewer’s words)')
+    expect(text).toContain('Buy another.\n(the reviewer’s words)')
     expect(text).not.toContain('outside the law')
   })
 

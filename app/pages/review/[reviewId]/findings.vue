@@ -112,7 +112,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
     <section v-if="all.length === 0" class="sheet empty stack">
       <h2>Nothing to say yet</h2>
       <p>Add a radio, its claims and your bench; the findings grow with every reading.</p>
-      <NuxtLink :to="placeTo('card')">To card and claims</NuxtLink>
+      <div class="row"><VBtn color="primary" :to="placeTo('card')">To card and claims</VBtn></div>
     </section>
     <SlicedProgress v-else-if="planned.share.value !== null" :share="planned.share.value" words="Planning" />
     <div v-else class="sheet scroll" tabindex="0" role="region" aria-label="Findings">
