@@ -26,7 +26,12 @@ export function useLinkRead(run: StationRun) {
     return store.review?.instruments.find(one => one.id === id) ?? null
   })
   const link = computed(() => (instrument.value ? (links.value[instrument.value.id] ?? null) : null))
-  const book = computed(() => (instrument.value ? plainBookFor(instrument.value) : null))
+  const own = useOwnBenchStore()
+  void own.load()
+  const book = computed(() => {
+    const chosen = own.bench.phrasebooks.find(({ id }) => id === link.value?.phrasebookId)
+    return chosen ?? (instrument.value ? plainBookFor(instrument.value) : null)
+  })
 
   /** Levels of the step that come from the radio and are not read yet. */
   const wanted = computed<Slot[]>(() =>

@@ -4,6 +4,8 @@ import { useStorage } from '@vueuse/core'
 export interface InstrumentLink {
   via: 'virtual'
   seed: number
+  /** A phrasebook of one's own; the plain one of its kind by default. */
+  phrasebookId?: string | null
 }
 
 /** Which instruments are read by the application, by id: a matter of this browser and its bench, of no review. */

@@ -9,6 +9,13 @@ const router = useRouter()
 useKeys({ t: () => ui.toggleTheme(), 'g s': () => void router.push('/') })
 onMounted(() => (document.title = 'My bench · Rigorous Meter'))
 void own.load()
+const closing = ref('')
+watch(
+  () => own.bench.closing,
+  words => (closing.value = words),
+  { immediate: true },
+)
+const keepClosing = () => own.keepClosing(closing.value.trim())
 
 const rows = computed(() => [
   {
@@ -107,6 +114,20 @@ function bringIn([file]: File[]): void {
             </li>
           </ul>
         </section>
+      </template>
+      <template v-if="own.isLoaded">
+        <OwnPhrasebooks />
+        <form class="sheet part stack" @submit.prevent="keepClosing">
+          <h2>Words that close what goes out</h2>
+          <VTextarea
+            v-model="closing"
+            label="Where you are reached, who paid, what readers should know"
+            :maxlength="2000"
+          />
+          <div class="row end">
+            <VBtn type="submit" variant="outlined" :disabled="closing === own.bench.closing">Keep</VBtn>
+          </div>
+        </form>
       </template>
     </main>
   </div>

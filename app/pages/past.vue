@@ -86,7 +86,7 @@ const PARTS = [
           </button>
         </div>
         <span v-if="left" class="small quiet" role="status"
-          >{{ left }} reviews are still being worked through…</span
+          >Working through {{ left === 1 ? 'one review' : `${left} reviews` }}…</span
         >
         <span v-if="brought.length" class="small quiet"
           >Brought in: {{ brought.map(({ name }) => name).join(', ') }}
@@ -102,9 +102,9 @@ const PARTS = [
         <p>What you read in a review stands here beside what you read before.</p>
         <div class="row"><VBtn color="primary" to="/start">Start a review</VBtn></div>
       </section>
-      <PastTable v-else-if="part === 'radios'" :radios="radios" />
+      <PastTable v-else-if="part === 'radios' && radios.length" :radios="radios" />
       <OtherBenches v-else-if="part === 'benches'" :radios="radios" />
-      <ControlChart v-else :points="controls" />
+      <ControlChart v-else-if="part === 'control'" :points="controls" />
     </main>
   </div>
 </template>

@@ -6,6 +6,7 @@ import {
   readBenchFile,
   writeBenchFile,
 } from '#core/own-bench'
+import { type Phrasebook, readPhrasebookFile } from '#core/link'
 import type { Review } from '#core/review'
 import { plainWords } from '~/errors/plainWords'
 import { loadOwnBench, saveOwnBench } from '~/storage/ownBenchStore'
@@ -51,7 +52,7 @@ export const useOwnBenchStore = defineStore('ownBench', () => {
       keptFrom(review, kept, now()),
     )
 
-  type Lists = 'instruments' | 'chains' | 'calibrations' | 'rulebooks'
+  type Lists = 'instruments' | 'chains' | 'calibrations' | 'rulebooks' | 'phrasebooks'
 
   function remove(list: Lists, id: string, words: string): Promise<boolean> {
     return change(words, kept => ({
@@ -59,6 +60,28 @@ export const useOwnBenchStore = defineStore('ownBench', () => {
       [list]: without(kept[list] as readonly { id: string }[], id),
       changedAt: now(),
     }))
+  }
+
+  function keepClosing(closing: string): Promise<boolean> {
+    return change('These words close what goes out.', kept => ({ ...kept, closing, changedAt: now() }))
+  }
+
+  /** A phrasebook of one's own; one of the same id is replaced. */
+  function keepPhrasebook(book: Phrasebook, words: string): Promise<boolean> {
+    return change(words, kept => ({
+      ...kept,
+      phrasebooks: [...kept.phrasebooks.filter(({ id }) => id !== book.id), book],
+      changedAt: now(),
+    }))
+  }
+
+  async function bringInPhrasebook(file: File): Promise<void> {
+    try {
+      const book = readPhrasebookFile(await file.text(), file.name)
+      await keepPhrasebook(book, `“${book.title}” is on your bench.`)
+    } catch (error) {
+      ui.sayProblem(error)
+    }
   }
 
   async function bringIn(file: File): Promise<void> {
@@ -75,6 +98,7 @@ export const useOwnBenchStore = defineStore('ownBench', () => {
   return {
     ...{ bench, isLoaded, isEmpty, problem: readonly(problem) },
     ...{ load, keepFrom, remove, bringIn, asFile },
+    ...{ keepClosing, keepPhrasebook, bringInPhrasebook },
   }
 })
 

@@ -2,18 +2,16 @@ import { expose } from 'comlink'
 import { createContext } from '#core/context'
 import { toMarkdown } from '#core/document'
 import { buildReport, readingsCsv, reportInSlices, type ReportStamp } from '#core/report'
-import { forumPost, letterOfFindings, videoDescription, webPage } from '#core/outgoing'
+import { forumPost, letterOfFindings, type OutgoingWords, videoDescription, webPage } from '#core/outgoing'
 import { modelsOf, type Review } from '#core/review'
 import { sheetOf } from '#core/sheet'
 import { makePdf } from '~/report/makePdf'
 import type { Pictures } from '~/report/pdfDefinition'
 
 /** What outgoing papers are stamped with. */
-export interface OutgoingStamp {
+export interface OutgoingStamp extends OutgoingWords {
   version: string
   at: string
-  /** Mark of the publication they go with; empty where there is none. */
-  mark: string
 }
 
 /** Share of the work that putting the report together is; setting it in pages is the rest. */
@@ -34,12 +32,12 @@ const api = {
   /** A post about a model, in Markdown. */
   post(review: Review, modelKey: string, stamp: OutgoingStamp): string {
     const { model, sheet, context } = sheetFor(review, modelKey, stamp)
-    return forumPost(model, sheet, { context, mark: stamp.mark })
+    return forumPost(model, sheet, { context, mark: stamp.mark, closing: stamp.closing })
   },
 
   /** What stands under a video about a model. */
   video(review: Review, modelKey: string, stamp: OutgoingStamp): string {
-    return videoDescription(sheetFor(review, modelKey, stamp).sheet, stamp.mark)
+    return videoDescription(sheetFor(review, modelKey, stamp).sheet, stamp)
   },
 
   /** A letter of findings about a model, in Markdown. */

@@ -2,21 +2,18 @@ import type { Context } from '../context'
 import { type ReportBlock, type ReportDocument, textCell, toMarkdown } from '../document'
 import { findings, type FindingsRow } from '../findings'
 import { type Model, nameBeside, type RadioSet } from '../review'
+import type { OutgoingWords } from './outgoingWords'
 import { madeSentences, type Sheet } from '../sheet'
 
 /** A post about a model in Markdown: what is said, may it be keyed, every answer, how it was measured. */
-export function forumPost(
-  model: Model,
-  sheet: Sheet,
-  { context, mark }: { context: Context; mark: string },
-): string {
-  return toMarkdown(postOf(model, sheet, { context, mark }))
+export function forumPost(model: Model, sheet: Sheet, given: OutgoingWords & { context: Context }): string {
+  return toMarkdown(postOf(model, sheet, given))
 }
 
 function postOf(
   model: Model,
   sheet: Sheet,
-  { context, mark }: { context: Context; mark: string },
+  { context, mark, closing = '' }: OutgoingWords & { context: Context },
 ): ReportDocument {
   const { rows } = findings(context, model.sets)
   const { stamp, said, ownWords, lines, law, measured, notCovered, footer } = sheet
@@ -60,6 +57,7 @@ function postOf(
         blocks: [
           { kind: 'paragraph', text: measured },
           { kind: 'paragraph', text: `Not covered: ${notCovered}` },
+          ...(closing.trim() === '' ? [] : [{ kind: 'paragraph' as const, text: closing.trim() }]),
         ],
       },
     ],

@@ -3,16 +3,15 @@ import { decisionRuleWords, withUnit } from '../decision'
 import { type ReportBlock, type ReportDocument, textCell } from '../document'
 import { valueWords } from '../judging'
 import type { Model, RadioSet } from '../review'
+import type { OutgoingWords } from './outgoingWords'
 import { measuredOf } from '../sheet'
 import { wantedStations } from '../station'
 import { isRead, placeWords, type SlotResult } from '../step'
 
 /** What a letter says of itself. */
-export interface LetterStamp {
+export interface LetterStamp extends OutgoingWords {
   version: string
   at: string
-  /** Mark of the publication it goes with; empty where nothing is published. */
-  mark: string
 }
 
 /**
@@ -39,9 +38,15 @@ export function letterOfFindings(model: Model, context: Context, stamp: LetterSt
         blocks: unitBlocks(set, figures),
       })),
       { id: 'how', title: 'How it was measured', blocks: howBlocks(model, context) },
-      { id: 'asking', title: 'What we ask', blocks: [{ kind: 'list', items: [...ASKED] }] },
+      { id: 'asking', title: 'What we ask', blocks: askedBlocks(stamp) },
     ],
   }
+}
+
+/** What is asked, and the reviewer’s own closing words. */
+function askedBlocks({ closing = '' }: OutgoingWords): ReportBlock[] {
+  const words: ReportBlock[] = closing.trim() === '' ? [] : [{ kind: 'paragraph', text: closing.trim() }]
+  return [{ kind: 'list', items: [...ASKED] }, ...words]
 }
 
 const ASKED = [

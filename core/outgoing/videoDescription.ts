@@ -1,7 +1,8 @@
+import type { OutgoingWords } from './outgoingWords'
 import { madeSentences, type Sheet } from '../sheet'
 
 /** What stands under a video about a model: plain text, nothing in it that a platform would turn into markup. */
-export function videoDescription(sheet: Sheet, mark: string): string {
+export function videoDescription(sheet: Sheet, { mark, closing = '' }: OutgoingWords): string {
   const { title, subtitle, stamp, said, ownWords, lines, law, measured, notCovered } = sheet
   return [
     `${title}: ${subtitle}.`,
@@ -20,6 +21,7 @@ export function videoDescription(sheet: Sheet, mark: string): string {
     ]
       .filter(Boolean)
       .join('\n'),
+    closing.trim(),
   ]
     .filter(Boolean)
     .join('\n\n')

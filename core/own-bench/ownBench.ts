@@ -3,6 +3,7 @@ import { parse as secureParse } from 'secure-json-parse'
 import type { Calibration, Chain, Instrument } from '../chain'
 import { CoreError } from '../errors'
 import { nestedTooDeep } from '../json'
+import { type Phrasebook, phrasebookSchema } from '../link'
 import { type Review, reviewParts } from '../review'
 import type { Rulebook } from '../rules'
 
@@ -15,6 +16,10 @@ export interface OwnBench {
   chains: Chain[]
   calibrations: Calibration[]
   rulebooks: Rulebook[]
+  /** How the reviewer’s own instruments are spoken to. */
+  phrasebooks: Phrasebook[]
+  /** Words that close what goes out: where the reviewer is reached, who paid. */
+  closing: string
 }
 
 const FORMAT = 'rigorous-meter-bench'
@@ -30,11 +35,22 @@ const schema = Joi.object<OwnBench>({
   chains: reviewParts.chains,
   calibrations: reviewParts.calibrations,
   rulebooks: reviewParts.ownRulebooks,
+  phrasebooks: Joi.array().items(phrasebookSchema).max(100).default([]),
+  closing: Joi.string().allow('').max(2000).default(''),
 })
 
 /** A bench with nothing on it. */
 export function emptyBench(at: string): OwnBench {
-  return { changedAt: at, reviewer: '', instruments: [], chains: [], calibrations: [], rulebooks: [] }
+  return {
+    changedAt: at,
+    reviewer: '',
+    instruments: [],
+    chains: [],
+    calibrations: [],
+    rulebooks: [],
+    phrasebooks: [],
+    closing: '',
+  }
 }
 
 /** Whether there is anything on it. */
@@ -45,6 +61,7 @@ export function isEmptyBench({ instruments, chains, rulebooks }: OwnBench): bool
 /** The bench of a review as one's own: what was there of the same identity is replaced, the rest stays. */
 export function keptFrom(review: Review, bench: OwnBench, at: string): OwnBench {
   return {
+    ...bench,
     changedAt: at,
     reviewer: review.reviewer || bench.reviewer,
     instruments: merged(bench.instruments, review.instruments),

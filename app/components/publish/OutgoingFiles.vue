@@ -7,6 +7,8 @@ import type { PaperJob } from '~/workers/paperWorker'
 const store = useReviewStore()
 const { model, choices, choose } = useModels()
 const { mark } = usePublications()
+const own = useOwnBenchStore()
+void own.load()
 const { progress, problem, run, stop } = useCancellableWork()
 const version = String(useRuntimeConfig().public.version)
 const what = ref('')
@@ -16,7 +18,12 @@ async function take(paper: Paper): Promise<void> {
   const [review, one] = [store.review, model.value]
   if (!review || !one || progress.value !== null) return
   what.value = paper.title
-  const stamp = { version, at: format(new Date(), 'd MMMM yyyy'), mark: mark.value }
+  const stamp = {
+    version,
+    at: format(new Date(), 'd MMMM yyyy'),
+    mark: mark.value,
+    closing: own.bench.closing,
+  }
   const made = await run(() => {
     const begun = paper.make({ review, model: one, stamp })
     job = begun

@@ -18,13 +18,25 @@ const golden = (name: string) => `../../golden/${name}`
 
 describe('what goes out, in plain text (golden: read by eye)', () => {
   it('video description', () =>
-    expect(videoDescription(sheet, mark)).toMatchFileSnapshot(golden('video.txt')))
+    expect(videoDescription(sheet, { mark })).toMatchFileSnapshot(golden('video.txt')))
   it('forum post', () =>
     expect(forumPost(model, sheet, { context, mark })).toMatchFileSnapshot(golden('post.md')))
   it('letter of findings', () =>
     expect(toMarkdown(letterOfFindings(model, context, stamp))).toMatchFileSnapshot(golden('letter.md')))
   it('report', () => expect(toMarkdown(buildReport(context, stamp))).toMatchFileSnapshot(golden('report.md')))
   it('table of readings', () => expect(readingsCsv(context)).toMatchFileSnapshot(golden('readings.csv')))
+})
+
+describe('closing words of the reviewer', () => {
+  const closing = 'Reach me at the club. Nobody paid for this.'
+  it('stand at the end of what goes out, and only where there are any', () => {
+    const letter = toMarkdown(letterOfFindings(model, context, { ...stamp, closing }))
+    const post = forumPost(model, sheet, { context, mark, closing })
+    const video = videoDescription(sheet, { mark, closing })
+    for (const text of [letter, post, video]) expect(text).toContain(closing)
+    expect(video.trimEnd().endsWith(closing)).toBe(true)
+    expect(videoDescription(sheet, { mark, closing: ' ' })).toBe(videoDescription(sheet, { mark }))
+  })
 })
 
 describe('a letter to a maker', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { createContext } from '#core/context'
 import { demoReview } from '#core/demo'
+import { phrasebooks } from '#core/link'
 import {
   emptyBench,
   isEmptyBench,
@@ -58,6 +59,14 @@ describe('my bench', () => {
 
   it('goes into a file and comes back the same', () => {
     expect(readBenchFile(writeBenchFile(bench), 'b.json')).toEqual(bench)
+  })
+
+  it('keeps phrasebooks and closing words when another review is kept as it', () => {
+    const before = { ...bench, closing: 'Reach me at the club.', phrasebooks: [...phrasebooks] }
+    const again = keptFrom(demo, before, AT)
+    expect(again.closing).toBe('Reach me at the club.')
+    expect(again.phrasebooks).toHaveLength(phrasebooks.length)
+    expect(readBenchFile(writeBenchFile(again), 'b.json')).toEqual(again)
   })
 
   it.each([
