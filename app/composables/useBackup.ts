@@ -2,11 +2,15 @@ import { format } from 'date-fns'
 import { noteBackup } from '~/storage/storageHealth'
 import { downloadFile, fileNameFrom } from './useDownload'
 
+/** My bench in a backup. */
+const BENCH_NAME = 'my-bench.bench.json'
+
 /** Takes several reviews away in one zip, each as a file of its own that can be brought in again. */
 export function useBackup() {
   const shelf = useShelfStore()
   const ui = useUiStore()
   const version = String(useRuntimeConfig().public.version)
+  const own = useOwnBenchStore()
   const { progress, problem, run } = useCancellableWork()
 
   /** @param ids - of reviews; what the browser keeps besides goes along where it is everything. */
@@ -26,6 +30,10 @@ export function useBackup() {
           files[name] = new TextEncoder().encode(text)
         } else left.push(id)
         onProgress((done + 1) / ids.length)
+      }
+      if (isEverything) {
+        await own.load()
+        if (!own.isEmpty) files[BENCH_NAME] = new Uint8Array(await own.asFile().arrayBuffer())
       }
       return { blob: await zipped(files), taken: ids.filter(id => !left.includes(id)), left }
     })

@@ -69,6 +69,14 @@ test('my bench: kept from a review, taken into another, told when it moves on', 
   await page.getByRole('button', { name: 'Copy a plain one' }).click()
   await page.getByText('Plain SCPI: power meter').click()
   await expect(page.getByTestId('phrasebooks')).toContainText('My own: power meter')
+  await page.goto('/')
+  const [backup] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Back everything up' }).click(),
+  ])
+  const { unzipSync } = await import('fflate')
+  const packed = Object.keys(unzipSync(new Uint8Array(readFileSync((await backup.path())!))))
+  expect(packed).toContain('my-bench.bench.json')
   await page.goto('/start')
   await expect(page.getByLabel(/My bench/)).toBeChecked()
   await page.getByRole('button', { name: 'Begin' }).click()
