@@ -33,7 +33,7 @@ export function useBackup() {
       }
       if (isEverything) {
         await own.load()
-        if (!own.isEmpty) files[BENCH_NAME] = new Uint8Array(await own.asFile().arrayBuffer())
+        if (own.hasAnything) files[BENCH_NAME] = new Uint8Array(await own.asFile().arrayBuffer())
       }
       return { blob: await zipped(files), taken: ids.filter(id => !left.includes(id)), left }
     })

@@ -34,7 +34,7 @@ export function useBringIn({ one }: { one: (file: File | undefined) => Promise<v
   async function bringInBench(file: File): Promise<void> {
     const [found] = await unzipped(file, '.bench.json').catch(() => [])
     await own.load()
-    if (found && own.isEmpty) await own.bringIn(new File([found.bytes as BlobPart], found.name))
+    if (found && !own.hasAnything) await own.bringIn(new File([found.bytes as BlobPart], found.name))
   }
 
   /** One that is there already in the very same state stays as it is; another state of it comes beside it. */

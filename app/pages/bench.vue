@@ -77,7 +77,7 @@ function bringIn([file]: File[]): void {
           <FilePick label="A bench file" accept=".json" test-id="bench-file" @files="bringIn"
             >Bring in</FilePick
           >
-          <VBtn variant="outlined" :disabled="own.isEmpty" @click="takeAway">Take away as a file</VBtn>
+          <VBtn variant="outlined" :disabled="!own.hasAnything" @click="takeAway">Take away as a file</VBtn>
         </div>
       </div>
       <p v-if="own.problem" role="alert">{{ own.problem }}</p>

@@ -18,6 +18,10 @@ export const useOwnBenchStore = defineStore('ownBench', () => {
   const isLoaded = ref(false)
   const problem = ref('')
   const isEmpty = computed(() => isEmptyBench(bench.value))
+  /** Anything there is to be taken away: phrasebooks and closing words too. */
+  const hasAnything = computed(
+    () => !isEmpty.value || bench.value.phrasebooks.length > 0 || bench.value.closing !== '',
+  )
 
   async function load(): Promise<void> {
     if (isLoaded.value) return
@@ -96,7 +100,7 @@ export const useOwnBenchStore = defineStore('ownBench', () => {
   const asFile = () => new Blob([writeBenchFile(bench.value)], { type: 'application/json' })
 
   return {
-    ...{ bench, isLoaded, isEmpty, problem: readonly(problem) },
+    ...{ bench, isLoaded, isEmpty, hasAnything, problem: readonly(problem) },
     ...{ load, keepFrom, remove, bringIn, asFile },
     ...{ keepClosing, keepPhrasebook, bringInPhrasebook },
   }
