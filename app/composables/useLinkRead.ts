@@ -1,4 +1,4 @@
-import { plainBookFor, readLevel, type SpeechResult } from '#core/link'
+import { type Heard, plainBookFor, readLevel, type SpeechResult } from '#core/link'
 import { parseLevel } from '#core/quantity'
 import { chainIdOf, isRead, type Kept, seenLevel, type Slot } from '#core/step'
 import { virtualBench, virtualLine } from '#core/virtual'
@@ -99,10 +99,10 @@ export function useLinkRead(run: StationRun) {
       told.value = `${slot.label}: ${whyNot(result)}`
       return false
     }
-    const text = `${result.heard.values[0]!.toFixed(2)} dBm`
+    const text = levelText(result.heard)
     const read = parseLevel(text, { bareUnit: 'dBm' })
     if (!read.ok) {
-      told.value = read.message
+      told.value = `${slot.label}: ${read.message}`
       return false
     }
     const kept: Kept = {
@@ -117,6 +117,12 @@ export function useLinkRead(run: StationRun) {
 
   onScopeDispose(stop)
   return { isOffered, isReading: readonly(isReading), told: readonly(told), readAll }
+}
+
+/** A level as it was heard, in the unit its phrasebook says. */
+function levelText({ values, unit }: Heard): string {
+  const [value = Number.NaN] = values
+  return unit === 'dBm' ? `${value.toFixed(2)} dBm` : `${Number(value.toPrecision(5))} ${unit}`
 }
 
 function whyNot(result: Exclude<SpeechResult, { is: 'heard' }>): string {

@@ -1,11 +1,4 @@
-import {
-  canonicalReview,
-  differenceWords,
-  publish,
-  sha256Of,
-  shortMark,
-  sincePublished,
-} from '#core/publication'
+import { differenceWords, publish, shortMark, sincePublished } from '#core/publication'
 import { readFigures, type ReviewDifference } from '#core/findings'
 import type { Publication } from '#core/review'
 import { signed } from '~/publication/signingKey'
@@ -45,12 +38,6 @@ export function usePublications() {
   })
   const share = computed(() => (store.review?.publications.length ? judged.share.value : null))
 
-  /** Mark of the last publication, as long as the review is still the very one; else empty. */
-  const mark = computed(() => {
-    const last = store.review?.publications.at(-1)
-    return last && sha256Of(canonicalReview(store.review!)) === last.sha256 ? shortMark(last) : ''
-  })
-
   /** Freezes the review as it stands. */
   async function freeze(note: string, isSigned: boolean): Promise<void> {
     const { review } = store
@@ -75,5 +62,5 @@ export function usePublications() {
     isBusy.value = false
   }
 
-  return { standing, share, mark, freeze, isBusy: readonly(isBusy) }
+  return { standing, share, freeze, isBusy: readonly(isBusy) }
 }

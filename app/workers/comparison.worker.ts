@@ -7,8 +7,7 @@ const api = {
   flips: rulebookFlips,
 
   /** What would come out otherwise if something were. */
-  differences: (review: Review, supposition: Supposition): ReviewDifference[] =>
-    whatIf(review, supposition).differences,
+  differences: (review: Review, supposition: Supposition): ReviewDifference[] => whatIf(review, supposition),
 }
 
 export type ComparisonWorker = typeof api

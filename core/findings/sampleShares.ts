@@ -1,6 +1,6 @@
 import { clopperPearson, unitsToBuy } from '../decision'
 import { printNumber, UNIT_SPACE } from '../quantity'
-import type { RadioSet } from '../review'
+import { modelsOf } from '../review'
 import type { Remark } from '../station'
 import type { Findings } from './findings'
 
@@ -10,15 +10,12 @@ import type { Findings } from './findings'
  * Only questions against limits on which every sample counted got a clear answer.
  */
 export function sampleShares(findings: Findings): Remark[] {
-  const models = new Map<string, RadioSet[]>()
-  for (const set of findings.sets) {
-    if (set.role === 'control' || (set.make + set.model).trim() === '') continue
-    const key = `${set.make} ${set.model}`.trim()
-    models.set(key, [...(models.get(key) ?? []), set])
-  }
-  return [...models]
-    .filter(([, sets]) => sets.length > 1)
-    .flatMap(([model, sets]) => {
+  const tested = findings.sets.filter(
+    ({ role, make, model }) => role !== 'control' && (make + model).trim() !== '',
+  )
+  return modelsOf({ sets: tested })
+    .filter(({ sets }) => sets.length > 1)
+    .flatMap(({ name: model, sets }) => {
       const lines = findings.rows
         .filter(({ question }) => question.against === 'limits' && !question.yardstick)
         .flatMap(({ question, answers }) => {

@@ -1,4 +1,4 @@
-import { type Context, createContext, createSharedWork } from '../context'
+import { createContext } from '../context'
 import type { DecisionRule } from '../decision'
 import type { Review } from '../review'
 import { type ReviewDifference, reviewDifferences } from './reviewDifferences'
@@ -11,18 +11,9 @@ export type Supposition =
   /** A part of a chain loses so much less or more than it was taken for, dB. */
   | { kind: 'part'; partId: string; byDb: number }
 
-/** What would follow. */
-export interface WhatIf {
-  differences: ReviewDifference[]
-  /** The review as it would be, to be taken over. */
-  review: Review
-}
-
 /** Which figures and verdicts would come out otherwise, before anything is taken over. */
-export function whatIf(review: Review, supposition: Supposition): WhatIf {
-  const supposed = supposedReview(review, supposition)
-  const of = (one: Review): Context => createContext(one, createSharedWork())
-  return { differences: reviewDifferences(of(review), of(supposed)), review: supposed }
+export function whatIf(review: Review, supposition: Supposition): ReviewDifference[] {
+  return reviewDifferences(createContext(review), createContext(supposedReview(review, supposition)))
 }
 
 /** The review with something otherwise. A chain whose part is corrected rises in revision. */

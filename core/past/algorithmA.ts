@@ -11,7 +11,7 @@ export interface Consensus {
 const CUT = 1.5
 const SPREAD_FACTOR = 1.134
 const MEDIAN_FACTOR = 1.483
-/** Variance of a mean made of cut values, over that of a plain mean (ISO 13528, 7.7.3, from memory). */
+/** Standard uncertainty of a mean made of cut values, over that of a plain mean (ISO 13528, 7.7.3, from memory). */
 const MEAN_FACTOR = 1.25
 const MOST_ROUNDS = 500
 

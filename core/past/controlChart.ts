@@ -1,6 +1,6 @@
 import type { Context } from '../context'
 import { evaluateControlCheck } from '../judging'
-import { printDb } from '../quantity'
+import { printDb, printMhz } from '../quantity'
 import { setName } from '../review'
 
 /** One reading of a control radio, as its difference from what is known of it. */
@@ -22,7 +22,7 @@ export function controlPoints(context: Context): ControlPoint[] {
     const { found, differenceDb } = evaluateControlCheck(check, context)
     if (!set || !found || differenceDb === null) return []
     const rangeDb = Math.hypot(found.budget.range, check.knownExpandedDb)
-    const series = `${setName(set)}, ${(check.frequencyHz / 1e6).toFixed(3)} MHz`
+    const series = `${setName(set)}, ${printMhz(check.frequencyHz)}`
     return [{ reviewId: context.review.id, at: check.at, series, offDb: differenceDb, rangeDb }]
   })
 }

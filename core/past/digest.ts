@@ -1,7 +1,6 @@
 import { type Context, createContext } from '../context'
-import type { VerdictState } from '../decision'
-import { findings, mayIKey, type KeyingState } from '../findings'
-import { worstVerdict } from '../decision'
+import { type VerdictState, worstVerdict } from '../decision'
+import { findings } from '../findings'
 import { type Review, setShortName } from '../review'
 import { type ControlPoint, controlPoints } from './controlChart'
 import { pastRadios, type PastRadio } from './figures'
@@ -13,7 +12,6 @@ export interface RadioMark {
   make: string
   bands: string[]
   state: VerdictState
-  keying: KeyingState[]
 }
 
 /** What a review comes to, small enough to be kept beside it: marks, figures, readings of control radios. */
@@ -46,7 +44,6 @@ function marksOf(context: Context): RadioMark[] {
       setId: set.id,
       ...{ name: setShortName(set), make: set.make, bands: set.bands.map(({ name }) => name) },
       state: worst?.verdict.state ?? 'not-covered',
-      keying: mayIKey(set, context).map(({ state }) => state),
     }
   })
 }

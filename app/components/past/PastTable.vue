@@ -73,7 +73,6 @@ const rows = computed(() =>
     figure,
     place: placeText(place),
     year: radio.days?.[1].slice(0, 4) ?? '–',
-    inside: figure.margin !== null,
   })),
 )
 

@@ -6,7 +6,7 @@ import type { PaperJob } from '~/workers/paperWorker'
 /** Files for where findings are read: about the model in hand, or the whole review. */
 const store = useReviewStore()
 const { model, choices, choose } = useModels()
-const { mark } = usePublications()
+const mark = usePublicationMark()
 const own = useOwnBenchStore()
 void own.load()
 const { progress, problem, run, stop } = useCancellableWork()

@@ -23,20 +23,24 @@ describe('what if', () => {
     expect(supposed.chains[0]!.revision).toBe(review.chains[0]!.revision + 1)
   })
 
-  it('names the verdict that turns: ×3 at −17 dBm, a decibel inside, is outside by two with three more', () => {
+  it('names the verdict that turns: ×3 at −17 dBm is a decibel inside, with three more two outside, with one less as before', () => {
     const review = bench()
     const partId = review.chains[0]!.parts[0]!.id
-    const { differences } = whatIf(review, { kind: 'part', partId, byDb: 30 })
+    const differences = whatIf(review, { kind: 'part', partId, byDb: 3 })
     const turned = differences.filter(({ isVerdict }) => isVerdict)
-    expect(turned.map(({ place }) => place.split(', ').at(-1))).toContain('×3')
+    const x3 = turned.find(({ place }) => place.endsWith('×3'))
+    expect(x3!.before).toContain('Inside by 1.0')
+    expect(x3!.after).toContain('Outside by 2.0')
+    const less = whatIf(review, { kind: 'part', partId, byDb: -1 })
+    expect(less.filter(({ isVerdict }) => isVerdict)).toEqual([])
   })
 
   it('shared risk decides what the sure rule cannot', () => {
     const review = bench('-66.2')
-    const { differences } = whatIf(review, { kind: 'rule', rule: 'shared-risk' })
+    const differences = whatIf(review, { kind: 'rule', rule: 'shared-risk' })
     const x3 = differences.find(({ place }) => place.endsWith('×3'))
     expect(x3).toMatchObject({ isVerdict: true })
     expect(x3!.before).toContain('Too close to call')
-    expect(whatIf(review, { kind: 'rule', rule: review.settings.decisionRule }).differences).toEqual([])
+    expect(whatIf(review, { kind: 'rule', rule: review.settings.decisionRule })).toEqual([])
   })
 })

@@ -7,7 +7,7 @@ const store = useReviewStore()
 const ui = useUiStore()
 const version = String(useRuntimeConfig().public.version)
 const { model, choices, choose } = useModels()
-const { mark } = usePublications()
+const mark = usePublicationMark()
 
 const paper = ref<Paper>('a4')
 const papers = Object.entries(PAPERS).map(([value, { title }]) => ({ value, title }))
