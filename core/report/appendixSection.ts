@@ -72,6 +72,8 @@ function sourceOf({ source }: Reading): string {
     case 'file':
     case 'recording':
       return source.fileName
+    case 'link':
+      return source.answer ? `${source.instrument}: ${source.answer}` : source.instrument
     default:
       return source.kind
   }

@@ -7,8 +7,8 @@ export type ReadingSource =
   | { kind: 'file'; fileName: string; sha256: string; traceId: string }
   /** Worked out from a recording of I/Q or audio, which itself is too large to keep. */
   | { kind: 'recording'; fileName: string; sha256: string; curveIds: string[] }
-  /** Read from an instrument; a simulated one says so in its name. */
-  | { kind: 'link'; instrument: string }
+  /** Read from an instrument; a simulated one says so in its name. `answer`: what it said, word for word. */
+  | { kind: 'link'; instrument: string; answer?: string }
   | { kind: 'demo' }
 
 /** A doubt that travels with a reading taken from a trace. */

@@ -8,6 +8,7 @@ import type { RadioSet } from '../review'
 import type { Roles, Step, StepResult } from '../step'
 import type { Coaching } from './coaching'
 import type { StationHelp } from './help'
+import type { ReadAction } from './readAction'
 import type { RecordingUse } from './recordingUse'
 
 /** What a station is about: what the radio sends, what it hears, the set as a whole. */
@@ -84,6 +85,8 @@ export interface Station {
   evaluate: (step: Step, context: Context) => StepResult
   /** What it would have done next at a step, and why; null where it cannot say. */
   coach?: (step: Step, context: Context) => Coaching | null
+  /** What an instrument could read next at a step; by default the levels of the radio that are open. */
+  reads?: (step: Step, context: Context) => ReadAction | null
   /** What a step answers to, before anything is read; empty for an observation. */
   demands: (step: Step, context: Context) => Demand[]
   questions: (sets: readonly RadioSet[], context: Context) => StationQuestion[]

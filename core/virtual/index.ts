@@ -30,14 +30,4 @@ export {
 export { receiverMeta, receiverRecording, type ReceiverRecording } from './simulatedReceiver'
 export { receivedAmAudio, type SimulatedAmCarrier, type SimulatedAmReceiver } from './simulatedAmReceiver'
 export { carriersOf, type GeneratorSetting, type SimulatedGenerator } from './simulatedGenerator'
-export {
-  InstrumentError,
-  NoAnswerError,
-  type ScpiInstrument,
-  scpiInstrument,
-  type VirtualBench,
-  virtualBench,
-  virtualLine,
-  virtualRadio,
-  type VirtualSetting,
-} from './bench'
+export * from './bench'

@@ -98,7 +98,7 @@ function sourceWords({ source }: Reading): string {
     case 'recording':
       return source.fileName
     case 'link':
-      return source.instrument
+      return source.answer ? `${source.instrument}, answered ${source.answer}` : source.instrument
     case 'demo':
       return 'demo'
     default:

@@ -18,7 +18,7 @@ const lines = Joi.array().items(line.min(1)).max(20).required()
 
 const answer = Joi.object({
   form: Joi.valid('number', 'numbers', 'block').required(),
-  unit: Joi.valid('dBm', 'W', 'V', 'A', 'Hz', 'dB').required(),
+  unit: Joi.valid('dBm', 'W', 'V', 'A', 'Hz', 'dB', 'VSWR').required(),
   scale: Joi.number().invalid(0).min(-1e15).max(1e15).required(),
   pick: Joi.number().integer().min(0).max(1000).allow(null).required(),
   packed: Joi.valid('float32', 'float32-little', null).required(),

@@ -104,4 +104,11 @@ export const phrasebooks: readonly Phrasebook[] = [
     kind: 'counter',
     phrases: { 'read-frequency': ask('MEASure:FREQuency?', number('Hz'), 0) },
   }),
+  plain({
+    id: 'plain-antenna-analyser',
+    title: 'Plain SCPI: antenna analyser',
+    kind: 'antenna-analyser',
+    note: 'SCPI-99 has no words for a VSWR: these are the virtual bench’s. Your instrument’s manual decides.',
+    phrases: { 'read-vswr': ask(['SENSe:FREQuency {frequencyHz}', 'MEASure:SWR?'], number('VSWR')) },
+  }),
 ]

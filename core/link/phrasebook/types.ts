@@ -14,6 +14,7 @@ export const PHRASE_NAMES = [
   'read-volts',
   'read-amperes',
   'read-frequency',
+  'read-vswr',
 ] as const
 /** What an instrument can be asked or told. */
 export type PhraseName = (typeof PHRASE_NAMES)[number]
@@ -26,6 +27,7 @@ export const SPOKEN_KINDS = [
   'audio-analyser',
   'supply',
   'counter',
+  'antenna-analyser',
 ] as const
 /** A kind of instrument that can be spoken to. */
 export type SpokenKind = (typeof SPOKEN_KINDS)[number]
@@ -57,7 +59,7 @@ export interface Phrase {
 export interface PhraseAnswer {
   form: Exclude<AnswerForm, 'text'>
   /** Unit of its numbers. */
-  unit: 'dBm' | 'W' | 'V' | 'A' | 'Hz' | 'dB'
+  unit: 'dBm' | 'W' | 'V' | 'A' | 'Hz' | 'dB' | 'VSWR'
   /** What they are multiplied with to be in that unit. */
   scale: number
   /** Of several numbers the so-manieth, from nought; null: all of them. */

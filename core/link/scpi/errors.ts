@@ -28,6 +28,7 @@ export const SCPI_ERRORS = {
   dataType: { code: -104, words: 'Data type error' },
   outOfRange: { code: -222, words: 'Data out of range' },
   settingsConflict: { code: -221, words: 'Settings conflict' },
+  noSignal: { code: -231, words: 'Data questionable; no signal' },
   queueOverflow: { code: -350, words: 'Queue overflow' },
   interrupted: { code: -410, words: 'Query INTERRUPTED' },
 } as const satisfies Record<string, ScpiError>

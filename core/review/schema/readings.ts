@@ -18,7 +18,11 @@ const source = Joi.alternatives(
     sha256: Joi.string().allow('').max(128).required(),
     curveIds: Joi.array().items(id).max(10).required(),
   }),
-  Joi.object({ kind: Joi.valid('link').required(), instrument: line.required() }),
+  Joi.object({
+    kind: Joi.valid('link').required(),
+    instrument: line.required(),
+    answer: Joi.string().allow('').max(200),
+  }),
 )
 /** Identity of a step: a station with its place. */
 export const stepId = Joi.string().min(1).max(300)

@@ -1,24 +1,44 @@
-import { dbmFromWatts } from '../../quantity'
+import { dbmFromWatts, wattsFromDbm } from '../../quantity'
 import { gaussian } from '../simulatedPath'
 import { seededRandom } from '../seededRandom'
+import type { VirtualHearing } from './hearing'
 
 /** How a radio is keyed. */
 export interface Keyed {
   carrierHz: number
   /** What its maker says of the level it is switched to, W. */
   claimedW: number
+  /** How long it has been keyed, s; nought where nobody says. */
+  forS?: number
 }
 
-/** A radio of known truth: what it really sends, whatever its maker says. */
+/** What a radio draws from its supply, A. */
+export interface VirtualCurrents {
+  standbyA: number
+  receivingA: number
+  keyedA: (keyed: Keyed) => number
+}
+
+/** A radio of known truth: what it really does, whatever its maker says. */
 export interface VirtualRadio {
   /** Power it really makes, dBm into 50 Ω. */
   carrierDbm: (keyed: Keyed) => number
   /** Level at n times the carrier, dBm; 1 is the carrier. */
   harmonicDbm: (keyed: Keyed, n: number) => number
+  /** Where its carrier really stands, Hz. */
+  carrierHz: (keyed: Keyed) => number
+  hearing: VirtualHearing
+  currents: VirtualCurrents
+  /** Volts of its supply or battery. */
+  supplyV: number
+  /** VSWR of its own antenna at a frequency, beside the middle of its band. */
+  antennaVswr: (frequencyHz: number, middleHz: number) => number
 }
 
 /** One radio in so many has a filter left out. */
 const DIRTY_ONE_IN = 4
+/** Harmonics whose levels are known. */
+const HARMONICS = 12
 
 /** A radio from a seed: the same seed is the same radio. */
 export function virtualRadio(seed: number): VirtualRadio {
@@ -26,10 +46,40 @@ export function virtualRadio(seed: number): VirtualRadio {
   const shortDb = 1.6 * random() - 0.3
   const isDirty = random() < 1 / DIRTY_ONE_IN
   const firstDbc = (isDirty ? -38 : -58) + 5 * gaussian(random)
-  const dbc = Array.from({ length: 12 }, (_unused, i) => firstDbc - 4 * i + 3 * gaussian(random))
-  const carrierDbm = ({ claimedW }: Keyed) => dbmFromWatts(claimedW) - shortDb
+  const dbc = Array.from({ length: HARMONICS }, (_unused, i) => firstDbc - 4 * i + 3 * gaussian(random))
+  // Drawn after all that was drawn before there was more to know of a radio: those stay the same.
+  const warmth = { droopDb: 0.15 + 0.6 * random(), tauS: 40 + 60 * random(), ppm: 3 * random() - 1.5 }
+  const carrierDbm = ({ claimedW, forS = 0 }: Keyed) =>
+    dbmFromWatts(claimedW) - shortDb - warmth.droopDb * (1 - Math.exp(-forS / warmth.tauS))
+  const efficiency = 0.35 + 0.2 * random()
+  const supplyV = 7.4
+  const resonance = 0.99 + 0.02 * random()
+  const bestVswr = 1.1 + 0.5 * random()
   return {
     carrierDbm,
     harmonicDbm: (keyed, n) => carrierDbm(keyed) + (n === 1 ? 0 : dbc[Math.min(n - 2, dbc.length - 1)]!),
+    carrierHz: ({ carrierHz, forS = 0 }) =>
+      carrierHz * (1 + 1e-6 * warmth.ppm * (1 + 0.3 * Math.exp(-forS / warmth.tauS))),
+    hearing: virtualHearing(random),
+    currents: {
+      standbyA: 0.05 + 0.04 * random(),
+      receivingA: 0.15 + 0.1 * random(),
+      keyedA: keyed => wattsFromDbm(carrierDbm(keyed)) / efficiency / supplyV,
+    },
+    supplyV,
+    antennaVswr: (frequencyHz, middleHz) =>
+      bestVswr + 1.2e4 * (frequencyHz / (middleHz * resonance) - 1) ** 2,
+  }
+}
+
+function virtualHearing(random: () => number): VirtualHearing {
+  const equalDbm = -130 + 2 * gaussian(random)
+  const openDbm = equalDbm + 5 + 2 * random()
+  return {
+    equalDbm,
+    gainDb: 5 + 2 * random(),
+    tunedHz: 600 * random() - 300,
+    rejectionDb: { lower: 45 + 15 * random(), upper: 45 + 15 * random() },
+    squelchDbm: { open: openDbm, close: openDbm - 2 - 3 * random() },
   }
 }

@@ -9,6 +9,7 @@ import { coachNeighbour } from './coaching'
 import { evaluateNeighbour } from './evaluate'
 import { NEIGHBOUR_ID, planNeighbour } from './plan'
 import { plotNeighbour } from './plots'
+import { readsNeighbour } from './reads'
 
 /** Neighbour channel: how strong another may be beside it, by two generators or by one. */
 export const neighbourStation: Station = Object.freeze({
@@ -26,6 +27,7 @@ export const neighbourStation: Station = Object.freeze({
   plan: planNeighbour,
   checks: (step, context) => receiveChecks(step, TWO_SIGNALS, context),
   evaluate: evaluateNeighbour,
+  reads: readsNeighbour,
   coach: coachNeighbour,
   demands: (step, context) =>
     hearingDemands(step, { about: 'adjacent-selectivity', claims: ['selectivity'] }, context),

@@ -9,6 +9,7 @@ import { coachSensitivity } from './coaching'
 import { evaluateSensitivity } from './evaluate'
 import { planSensitivity, SENSITIVITY_ID, sensitivityMemoSchema } from './plan'
 import { plotSensitivity } from './plots'
+import { readsSensitivity } from './reads'
 
 /** Sensitivity: how little a radio still hears, from a curve through a few readings. */
 export const sensitivityStation: Station = Object.freeze({
@@ -27,6 +28,7 @@ export const sensitivityStation: Station = Object.freeze({
   plan: planSensitivity,
   checks: (step, context) => receiveChecks(step, ONE_SIGNAL, context),
   evaluate: evaluateSensitivity,
+  reads: readsSensitivity,
   coach: coachSensitivity,
   demands: (step, context) =>
     hearingDemands(step, { about: 'sensitivity', claims: ['sinad-12', 'sinad-20', 'snr-10'] }, context),

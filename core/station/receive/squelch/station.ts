@@ -7,6 +7,7 @@ import { receiveChecks } from '../receiveChecks'
 import { squelchHelp } from './help'
 import { evaluateSquelch } from './evaluate'
 import { planSquelch, SQUELCH_ID } from './plan'
+import { readsSquelch } from './reads'
 
 /** Squelch: where it opens, where it closes, what lies between. */
 export const squelchStation: Station = Object.freeze({
@@ -24,6 +25,7 @@ export const squelchStation: Station = Object.freeze({
   plan: planSquelch,
   checks: (step, context) => receiveChecks(step, ONE_SIGNAL, context),
   evaluate: evaluateSquelch,
+  reads: readsSquelch,
   demands: (step, context) => hearingDemands(step, { about: 'hysteresis', claims: [] }, context),
   questions: () => [
     onlyQuestion(SQUELCH_ID, {

@@ -7,6 +7,7 @@ import { frequencyHelp } from './help'
 import { answerFrequency, evaluateFrequency } from './evaluate'
 import { frequencyRecording } from './fromRecording'
 import { FREQUENCY_ID, planFrequency } from './plan'
+import { readsFrequency } from './reads'
 
 /** Frequency error: how far the carrier stands from its channel, cold and warm. */
 export const frequencyStation: Station = Object.freeze({
@@ -26,6 +27,7 @@ export const frequencyStation: Station = Object.freeze({
   plan: planFrequency,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateFrequency,
+  reads: readsFrequency,
   demands: (step, context) => ruleDemands(step, 'frequency-error', context),
   questions: () => [
     onlyQuestion(FREQUENCY_ID, {

@@ -9,6 +9,7 @@ import { droopOf } from './droop'
 import { answerPowerOverTime, droopFullWords, evaluatePowerOverTime, HOLDS, TIME_OUT } from './evaluate'
 import { planPowerOverTime, POWER_OVER_TIME_ID, POWER_OVER_TIME_ROLES } from './plan'
 import { plotPowerOverTime } from './plots'
+import { readsPowerOverTime } from './reads'
 
 /** Power over time: how far the power falls while the radio is kept keyed. */
 export const powerOverTimeStation: Station = Object.freeze({
@@ -26,6 +27,7 @@ export const powerOverTimeStation: Station = Object.freeze({
   plan: planPowerOverTime,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluatePowerOverTime,
+  reads: readsPowerOverTime,
   demands: (step, context) => [
     claimDemand(step),
     ...ruleDemands(step, 'time-out', context).filter(({ figure }) => figure),

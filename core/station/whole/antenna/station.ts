@@ -6,6 +6,7 @@ import { answerAntenna, antennaAt, evaluateAntenna, USUAL_VSWR } from './evaluat
 import { ANTENNA_ID, antennaMemoSchema } from './memo'
 import { planAntenna } from './plan'
 import { antennaRemarks } from './remarks'
+import { readsAntenna } from './reads'
 
 /** Antenna: its match at each channel, where it is best, what it sends back, against label and other antennas. */
 export const antennaStation: Station = Object.freeze({
@@ -23,6 +24,7 @@ export const antennaStation: Station = Object.freeze({
   plan: planAntenna,
   checks: () => [],
   evaluate: evaluateAntenna,
+  reads: readsAntenna,
   demands: (step, context) => {
     const antenna = antennaAt(step, context)
     if (!antenna?.labelHz) return []

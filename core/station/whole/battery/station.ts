@@ -6,6 +6,7 @@ import { labelledAh } from './capacity'
 import { answerBattery, evaluateBattery, HOLDS_LABEL } from './evaluate'
 import { BATTERY_ID, batteryMemoSchema } from './memo'
 import { planBattery } from './plan'
+import { readsBattery } from './reads'
 
 /** Battery and supply: what the set draws in each state, what the pack holds, how long a charge lasts. */
 export const batteryStation: Station = Object.freeze({
@@ -24,6 +25,7 @@ export const batteryStation: Station = Object.freeze({
   plan: planBattery,
   checks: () => [],
   evaluate: evaluateBattery,
+  reads: readsBattery,
   demands: ({ set }) => {
     const labelAh = labelledAh(set.battery)
     return labelAh === null

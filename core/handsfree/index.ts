@@ -1,0 +1,5 @@
+export { ReadingFailedError } from './ask'
+export { type AnsweringInstrument, type Desk, StoppedError } from './desk'
+export { perform } from './perform'
+export { type RunEnd, runWithoutHands, type RunWithoutHands } from './run'
+export { lastAbove, turnUntil, type TurnRange } from './search'

@@ -1,0 +1,79 @@
+import type { RoleId } from '../../review'
+import type { SpokenKind } from '../../link'
+import { analyser } from './instruments/analyser'
+import { antennaAnalyser } from './instruments/antennaAnalyser'
+import { audioAnalyser } from './instruments/audioAnalyser'
+import { counter } from './instruments/counter'
+import { generator, type VirtualGenerator } from './instruments/generator'
+import type { InstrumentPlace } from './instruments/place'
+import { powerMeter } from './instruments/powerMeter'
+import { supply } from './instruments/supply'
+import type { ScpiInstrument } from './scpiInstrument'
+import type { StandSetting } from './setting'
+import type { BenchTruth } from './truth'
+
+/** Roles of the two generators of a bench. */
+export const WANTED_ROLE = 'generator'
+/** The generator that disturbs. */
+export const INTERFERER_ROLE = 'interferer'
+
+/** One radio on the bench with all that is plugged into it; instruments keep what they were told. */
+export interface VirtualStand {
+  /** What stands at a role, as an instrument of a kind. */
+  instrument: (role: RoleId, kind: SpokenKind) => ScpiInstrument
+}
+
+/** What a bench shares with its stands. */
+export interface StandOf {
+  seed: number
+  truth: BenchTruth
+  radioId: string
+  setting: () => StandSetting
+  damaged: string[]
+}
+
+const MAKERS: Readonly<
+  Record<Exclude<SpokenKind, 'signal-generator'>, (place: InstrumentPlace) => ScpiInstrument>
+> = {
+  'power-meter': powerMeter,
+  'spectrum-analyser': analyser,
+  'audio-analyser': place => audioAnalyser(place, { wanted: WANTED_ROLE, interferer: INTERFERER_ROLE }),
+  'antenna-analyser': antennaAnalyser,
+  supply,
+  counter,
+}
+
+/** A stand: its instruments are made when somebody first speaks to them. */
+export function virtualStand({ seed, truth, radioId, setting, damaged }: StandOf): VirtualStand {
+  const made = new Map<string, ScpiInstrument>()
+  const generators = new Map<RoleId, VirtualGenerator>()
+  const placeOf = (role: RoleId): InstrumentPlace => ({
+    ...{ seed, truth, role },
+    radio: () => truth.radio(radioId),
+    plug: at => {
+      const plug = setting().plugs[at]
+      return plug && truth.plug(plug)
+    },
+    does: () => truth.does(setting().radio),
+    output: at => generators.get(at)?.output() ?? null,
+    damage: words => {
+      const name = words.slice(0, words.indexOf(':') + 1)
+      if (!damaged.some(one => one.startsWith(name))) damaged.push(words)
+    },
+    isDamaged: name => damaged.some(words => words.startsWith(`${name}:`)),
+  })
+  const generatorAt = (role: RoleId): ScpiInstrument => {
+    const known = generators.get(role) ?? generator(placeOf(role))
+    generators.set(role, known)
+    return known.instrument
+  }
+  return {
+    instrument: (role, kind) => {
+      if (kind === 'signal-generator') return generatorAt(role)
+      const key = `${role}:${kind}`
+      const known = made.get(key) ?? MAKERS[kind](placeOf(role))
+      made.set(key, known)
+      return known
+    },
+  }
+}
