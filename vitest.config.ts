@@ -26,7 +26,7 @@ export default defineConfig({
         ...shared,
         test: {
           name: 'core',
-          include: ['tests/{core,outside,cli}/**/*.test.ts'],
+          include: ['tests/{core,outside,cli,server}/**/*.test.ts'],
           environment: 'node',
           testTimeout: PATIENCE_MS,
           isolate: false,

@@ -86,6 +86,7 @@ export {
   removeSteps,
 } from './removals'
 export { reviewSchema } from './schema'
+export { chain as chainSchema, instrument as instrumentSchema } from './schema/bench'
 export { readingSchema } from './schema/readings'
 export { type LeftOut, leftOutWords, type Salvaged, salvageReview } from './salvageReview'
 export { reviewParts } from './reviewParts'

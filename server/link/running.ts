@@ -1,0 +1,54 @@
+import { type AllowedInstrument, allowedInstruments } from './allowList'
+import { LinkService } from './linkService'
+import { VirtualPorts } from './virtualPorts'
+
+/** The link of this server, made once. */
+export interface RunningLink {
+  service: LinkService
+  /** null where the virtual bench is switched off. */
+  virtual: VirtualPorts | null
+  /** Other names this server is reached under. */
+  hosts: ReadonlySet<string>
+  /** What of the settings could not be read; the rest stands. */
+  complaint: string | null
+}
+
+/** Settings of whoever runs the server. */
+export interface LinkSettings {
+  /** `name|kind|host:port`, several with commas. */
+  RIGOROUS_METER_INSTRUMENTS?: string
+  /** Names the page may be opened under besides localhost, with commas. */
+  RIGOROUS_METER_HOSTS?: string
+  /** `off`, or the first port of the virtual bench. */
+  RIGOROUS_METER_BENCH?: string
+}
+
+/** Opens the virtual bench and reads which instruments are allowed. */
+export async function startLink(settings: LinkSettings): Promise<RunningLink> {
+  const bench = settings.RIGOROUS_METER_BENCH ?? ''
+  const virtual = bench === 'off' ? null : new VirtualPorts()
+  let own: AllowedInstrument[] = []
+  let complaint: string | null = null
+  try {
+    own = allowedInstruments(settings.RIGOROUS_METER_INSTRUMENTS ?? '')
+  } catch (error) {
+    complaint = error instanceof Error ? error.message : 'RIGOROUS_METER_INSTRUMENTS cannot be read.'
+  }
+  const ports = virtual ? await virtual.open(Number(bench) || 0) : []
+  const hosts = (settings.RIGOROUS_METER_HOSTS ?? '').split(',').map(host => host.trim().toLowerCase())
+  return {
+    service: new LinkService([...ports, ...own]),
+    virtual,
+    hosts: new Set(hosts.filter(host => host !== '')),
+    complaint,
+  }
+}
+
+let running: Promise<RunningLink> | null = null
+
+/** The link of this process. */
+export function theLink(): Promise<RunningLink> {
+  const { RIGOROUS_METER_INSTRUMENTS, RIGOROUS_METER_HOSTS, RIGOROUS_METER_BENCH } = process.env
+  running ??= startLink({ RIGOROUS_METER_INSTRUMENTS, RIGOROUS_METER_HOSTS, RIGOROUS_METER_BENCH })
+  return running
+}

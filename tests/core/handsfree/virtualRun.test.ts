@@ -1,0 +1,180 @@
+import { describe, expect, it } from 'vitest'
+import { newAudioMeter, newChain } from '#core/chain'
+import { createContext } from '#core/context'
+import { runWithoutHands, virtualDesk } from '#core/handsfree'
+import type { Review } from '#core/review'
+import { AUDIO, nextRead, stationById } from '#core/station'
+import { slotOf, takeReading } from '#core/step'
+import { type BenchTruth, levelForSinad, virtualBench } from '#core/virtual'
+import { AT, meter, pad, radio, reviewOf } from '../../support/bench'
+import { generator, hearingReview } from '../../support/hearing'
+
+/** Runs a station of the one radio of a review until nothing is left; what the step came to. */
+async function readAll(
+  stationId: string,
+  given: Review,
+  { seed = 5, truths = {}, most }: { seed?: number; truths?: Partial<BenchTruth>; most?: number } = {},
+) {
+  const station = stationById(stationId)
+  let review = given
+  const context = () => createContext(review)
+  const step = () => station.plan(review.sets[0]!, context())[0]!
+  const bench = virtualBench(seed, truths)
+  const desk = virtualDesk({ stand: setting => bench.stand('set', setting), step, context })
+  let count = 0
+  const end = await runWithoutHands({
+    ...{ step, desk, most },
+    next: () => nextRead(station, step(), context()),
+    keep: kept => {
+      const reading = takeReading(step(), kept, { id: `k${++count}`, at: AT }, context())
+      if (!reading) return false
+      review = { ...review, readings: [...review.readings, reading] }
+      return true
+    },
+    progress: () => undefined,
+    said: error => String(error),
+  })
+  return { end, review, bench, desk, result: () => station.evaluate(step(), context()) }
+}
+
+const heard = (change: Parameters<typeof hearingReview>[0] = {}): Review => {
+  const review = hearingReview(change)
+  return {
+    ...review,
+    instruments: [...review.instruments, { ...newAudioMeter('ears'), name: 'Audio meter' }],
+    chains: [...review.chains, newChain('speaker', 'Speaker', 'ears')],
+  }
+}
+/** A generator that is right, so that the truth is the radio’s own. */
+const exact: Partial<BenchTruth> = { generator: () => ({ levelErrorDb: 0, ppm: 0 }) }
+
+describe('a curve of sensitivity without hands', () => {
+  it('finds the level of 12 dB the receiver really has, within its own range', async () => {
+    for (const seed of [1, 2, 3, 4]) {
+      const { end, bench, result } = await readAll('sensitivity', heard(), { seed, truths: exact })
+      expect(end).toMatchObject({ is: 'done' })
+      const { found } = slotOf(result(), 'sinad-12')!
+      // The stand’s radio is 1.5 : 1 and the bench has no other reflection: so it hears what it should.
+      const truth = levelForSinad(bench.radio('set').hearing, 12)
+      const off = Math.abs(found!.value - truth)
+      expect(off).toBeLessThan(found!.budget.range)
+      // Tuned up to 300 Hz away from its channel, half a decibel of it is lost: that is the radio, not the bench.
+      expect(off).toBeLessThan(1.2)
+    }
+  })
+
+  it('is 3 dB worse where the generator gives 3 dB less than it shows', async () => {
+    const at = async (levelErrorDb: number) => {
+      const truths = { generator: () => ({ levelErrorDb, ppm: 0 }) }
+      const { result } = await readAll('sensitivity', heard(), { truths })
+      return slotOf(result(), 'sinad-12')!.found!.value
+    }
+    expect((await at(-3)) - (await at(0))).toBeCloseTo(3, 0)
+  })
+
+  it('ends with the generator off and at its lowest, whatever happened', async () => {
+    const { desk } = await readAll('sensitivity', heard(), { most: 2 })
+    const { line } = desk.at('generator')!
+    const text = async (question: string) =>
+      String.fromCharCode(...(await line.query(question, 'line'))).trim()
+    expect(await text('OUTP?')).toBe('0')
+    expect(Number(await text('POW?'))).toBe(generator().lowestDbm)
+  })
+
+  it('says what is missing where no audio answers, and keeps nothing', async () => {
+    const { end, review } = await readAll('sensitivity', hearingReview())
+    expect(end).toMatchObject({ is: 'failed', kept: 0 })
+    expect(review.readings).toHaveLength(0)
+  })
+})
+
+describe('rejection without hands', () => {
+  it('finds what the receiver really bears from each side', async () => {
+    const second = generator({
+      id: 'gen2',
+      name: 'Second',
+      phaseNoise: [{ offsetHz: 12_500, dbcPerHz: -160 }],
+    })
+    const first = await readAll('sensitivity', heard({ second }), { truths: exact })
+    const { end, bench, result } = await readAll('neighbour', first.review, { truths: exact })
+    expect(end).toMatchObject({ is: 'done', kept: 2 })
+    const { lower, upper } = bench.radio('set').hearing.rejectionDb
+    const found = slotOf(result(), 'rejection-tia')!.found!
+    expect(Math.abs(found.value - Math.min(lower, upper))).toBeLessThan(1.5)
+  })
+})
+
+describe('a squelch without hands', () => {
+  it('finds both edges and what lies between them', async () => {
+    const { end, bench, result } = await readAll('squelch', heard(), { truths: exact })
+    expect(end).toMatchObject({ is: 'done', kept: 6 })
+    const { open, close } = bench.radio('set').hearing.squelchDbm
+    const found = slotOf(result(), 'hysteresis')!.found!
+    expect(Math.abs(found.value - (open - close))).toBeLessThan(0.75)
+  })
+})
+
+describe('power over time without hands', () => {
+  const review = () =>
+    reviewOf({
+      instrument: meter({ accuracyPercent: 0 }),
+      parts: [pad(0, { ratingW: 50 })],
+      set: radio(),
+    })
+
+  it('logs every moment, and the droop is the radio’s own', async () => {
+    const { end, bench, result } = await readAll('power-over-time', review())
+    expect(end).toMatchObject({ is: 'done', kept: 14 })
+    const keyed = (forS: number) => bench.radio('set').carrierDbm({ carrierHz: 146.52e6, claimedW: 5, forS })
+    const [first, last] = [slotOf(result(), 't0')!, slotOf(result(), 't300')!]
+    const droop = first.found!.value - last.found!.value
+    expect(droop).toBeCloseTo(keyed(0) - keyed(300), 1)
+    expect(droop).toBeGreaterThan(0.1)
+  })
+
+  it('keeps what was read before an instrument dies', async () => {
+    let asked = 0
+    const base = virtualBench(5).radio('set')
+    const dying: Partial<BenchTruth> = {
+      radio: () => ({
+        ...base,
+        carrierDbm: keyed => {
+          if (++asked > 5) throw new Error('The lead came off.')
+          return base.carrierDbm(keyed)
+        },
+      }),
+    }
+    const { end, review: after } = await readAll('power-over-time', review(), { truths: dying })
+    expect(end).toMatchObject({ is: 'failed', why: 'Error: The lead came off.' })
+    expect(after.readings).toHaveLength(5)
+  })
+})
+
+describe('what stands in no chain', () => {
+  it('reads currents of the three states from a supply', async () => {
+    const { end, bench, review } = await readAll('battery', reviewOf())
+    expect(end).toMatchObject({ is: 'done' })
+    const { currents } = bench.radio('set')
+    const value = (slot: string) => review.readings.find(one => one.slot === slot)!.seen.value
+    expect(value('standby') / currents.standbyA).toBeCloseTo(1, 2)
+    expect(value('audio') / currents.receivingA).toBeCloseTo(1, 2)
+    const keyedA = currents.keyedA({ carrierHz: 146.52e6, claimedW: 5 })
+    expect(value('transmit-high') / keyedA).toBeCloseTo(1, 2)
+  })
+
+  it('reads the match of an antenna, and the carrier by a counter', async () => {
+    const antenna = await readAll('antenna', reviewOf())
+    expect(antenna.end).toMatchObject({ is: 'done', kept: 1 })
+    expect(antenna.review.readings[0]!.seen.value).toBeGreaterThanOrEqual(1)
+    const counted = await readAll('frequency', reviewOf())
+    const truth = counted.bench.radio('set').carrierHz({ carrierHz: 146.52e6, claimedW: 5 })
+    // The counter’s reference is good to 0.1 ppm.
+    expect(Math.abs(counted.review.readings[0]!.seen.value - truth)).toBeLessThan(16)
+  })
+})
+
+it('keeps what an instrument said, word for word', async () => {
+  const { review } = await readAll('carrier-power', reviewOf({ instrument: meter(), parts: [pad(0)] }))
+  expect(review.readings[0]!.source).toMatchObject({ kind: 'link', answer: expect.stringMatching(/^\d/) })
+  expect(AUDIO).toBe('audio')
+})
