@@ -18,7 +18,7 @@ export interface Desk {
   at: (role: RoleId) => AnsweringInstrument | null
   ofKind: (kind: SpokenKind) => AnsweringInstrument | null
   /** Has the radio do something. @returns why it does not, in words; null where it does. */
-  radio: (does: RadioAs) => string | null
+  radio: (does: RadioAs) => Promise<string | null>
   /** Waits until the radio has been keyed for so long, s. */
   untilKeyedFor: (seconds: number) => Promise<void>
   /** Waits while somebody pauses. @returns false once somebody stopped. */

@@ -19,7 +19,7 @@ const HEARD_V = 0.02
  * @throws ReadingFailedError, StoppedError, or whatever the line to an instrument does
  */
 export async function perform(action: ReadAction, step: Step, desk: Desk): Promise<Kept> {
-  const refused = desk.radio(action.radio)
+  const refused = await desk.radio(action.radio)
   if (refused !== null) throw new ReadingFailedError(refused)
   switch (action.is) {
     case 'level':

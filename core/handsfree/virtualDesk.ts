@@ -1,16 +1,9 @@
 import { spacingOf } from '../band'
 import type { Context } from '../context'
-import { type Phrasebook, phrasebooks, type SpokenKind } from '../link'
+import { begun, type Phrasebook, plainBook, type SpokenKind, spokenKindOf } from '../link'
 import type { RadioAs } from '../station'
 import type { Step } from '../step'
-import {
-  type Plug,
-  type RadioDoes,
-  spokenKindOf,
-  type StandSetting,
-  virtualLine,
-  type VirtualStand,
-} from '../virtual'
+import { type Plug, type RadioDoes, type StandSetting, virtualLine, type VirtualStand } from '../virtual'
 import type { AnsweringInstrument, Desk } from './desk'
 
 /** Power of a simulated radio where its maker says nothing, W. */
@@ -61,12 +54,19 @@ export function virtualDesk(input: VirtualDeskInput): Desk {
   let does: RadioAs = 'squelched'
   let keyedForS = 0
   const stand = input.stand(() => standSetting(input.step(), input.context(), { does, keyedForS }))
-  const answering = (role: string, kind: SpokenKind, plug: Plug | null): AnsweringInstrument => ({
-    line: virtualLine(stand.instrument(role, kind)),
-    book: bookFor(kind, plug?.instrument.id ?? null),
-    instrument: plug?.instrument ?? null,
-    name: `${plug?.instrument.name ?? kind.replace('-', ' ')}, ${named}`,
-  })
+  const known = new Map<string, AnsweringInstrument>()
+  const answering = (role: string, kind: SpokenKind, plug: Plug | null): AnsweringInstrument => {
+    const key = `${role}:${plug?.instrument.id}`
+    const book = bookFor(kind, plug?.instrument.id ?? null)
+    const one = known.get(key) ?? {
+      line: begun(virtualLine(stand.instrument(role, kind)), book),
+      book,
+      instrument: plug?.instrument ?? null,
+      name: `${plug?.instrument.name ?? kind.replace('-', ' ')}, ${named}`,
+    }
+    known.set(key, one)
+    return one
+  }
   return {
     at: role => {
       const plug = standSetting(input.step(), input.context(), { does, keyedForS }).plugs[role]
@@ -74,7 +74,7 @@ export function virtualDesk(input: VirtualDeskInput): Desk {
       return plug && kind ? answering(role, kind, plug) : null
     },
     ofKind: kind => answering(kind, kind, null),
-    radio: next => {
+    radio: async next => {
       if (next !== does) keyedForS = 0
       does = next
       return null
@@ -85,9 +85,4 @@ export function virtualDesk(input: VirtualDeskInput): Desk {
     },
     goesOn,
   }
-}
-
-/** The plain phrasebook of a kind. */
-export function plainBook(kind: SpokenKind): Phrasebook {
-  return phrasebooks.find(book => book.kind === kind)!
 }

@@ -1,15 +1,18 @@
 import type { Instrument } from '../chain'
 import { phrasebooks } from './phrasebook/shipped'
-import type { Phrasebook } from './phrasebook/types'
+import type { Phrasebook, SpokenKind } from './phrasebook/types'
+import { spokenKindOf } from './spokenKind'
 import { type InstrumentLine, speak, type SpeechResult } from './speak'
 
-/** Kinds of instruments of which a level at a frequency can be asked. */
-const BOOK_KINDS = { 'power-meter': 'power-meter', 'spectrum-analyser': 'spectrum-analyser' } as const
+/** The plain phrasebook of a kind. */
+export function plainBook(kind: SpokenKind): Phrasebook {
+  return phrasebooks.find(book => book.kind === kind)!
+}
 
 /** The shipped phrasebook that suits an instrument; null where none does. */
-export function plainBookFor({ kind }: Pick<Instrument, 'kind'>): Phrasebook | null {
-  const wanted = BOOK_KINDS[kind as keyof typeof BOOK_KINDS]
-  return phrasebooks.find(book => book.kind === wanted) ?? null
+export function plainBookFor(instrument: Pick<Instrument, 'kind'>): Phrasebook | null {
+  const kind = spokenKindOf(instrument)
+  return kind && plainBook(kind)
 }
 
 /** How wide an analyser looks for a line, Hz: an instrument’s reference and the radio may both be a little off. */

@@ -19,7 +19,6 @@ export {
 } from './simulatedRecording'
 export { type SimulatedAntenna, simulatedSweep } from './simulatedAntenna'
 export { simulatedDischarge, type SimulatedPack } from './simulatedDischarge'
-export { simulatedMeterLog } from './simulatedMeterLog'
 export {
   receivedAudio,
   type Reception,

@@ -1,22 +1,32 @@
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { harmonicRow } from './support'
 
-test('a power and harmonics run by L only, from the virtual bench', async ({ page }) => {
+/** Begins a review with kits of a bench; the address of it. */
+async function begin(page: Page, kits: readonly string[]): Promise<string> {
   await page.goto('/start')
-  await page.getByText('In-line power meter and load').click()
-  await page.getByText('Pocket analyser behind 40 dB').click()
+  for (const kit of kits) await page.getByText(kit).click()
   await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByTestId('set-now')).toHaveText('144.390')
-  const review = page.url().replace(/\/[^/]*$/, '')
+  return page.url().replace(/\/[^/]*$/, '')
+}
 
-  // Both instruments answer.
+/** Has an instrument of the bench read in some way. */
+async function linkInstrument(page: Page, name: RegExp, way: RegExp): Promise<void> {
+  await page.getByRole('region', { name: 'Instruments' }).getByRole('button', { name }).click()
+  await expect(page.getByRole('region', { name: /^Instrument: / })).toContainText(name)
+  await page
+    .getByRole('region', { name: /^Instrument: / })
+    .locator('.v-select', { hasText: 'How it is read' })
+    .click()
+  await page.getByRole('option', { name: way }).click()
+}
+
+const SIMULATED = /Virtual bench \(simulated\)/
+
+test('a power and harmonics run by L only, from the virtual bench', async ({ page }) => {
+  const review = await begin(page, ['In-line power meter and load', 'Pocket analyser behind 40 dB'])
   await page.goto(`${review}/bench`)
-  for (const name of [/In-line power meter/, /Pocket analyser/]) {
-    await page.getByRole('region', { name: 'Instruments' }).getByRole('button', { name }).click()
-    await expect(page.getByRole('region', { name: /^Instrument: / })).toContainText(name)
-    await page.locator('.v-select', { hasText: 'How it is read' }).click()
-    await page.getByRole('option', { name: /Virtual bench/ }).click()
-  }
+  for (const name of [/In-line power meter/, /Pocket analyser/]) await linkInstrument(page, name, SIMULATED)
 
   await page.goto(`${review}/carrier-power`)
   await expect(page.getByTestId('link')).toBeVisible()
@@ -29,6 +39,117 @@ test('a power and harmonics run by L only, from the virtual bench', async ({ pag
   await expect(page.getByTestId('link')).toBeVisible()
   await page.keyboard.press('l')
   await expect(harmonicRow(page, 4)).toContainText(/Inside|Outside|Too close|Not covered/)
+  await expect(page.getByTestId('link')).toContainText('Read it (L)')
   await page.keyboard.press('l')
   await expect(page.getByTestId('link')).toContainText('Everything this step wants is read')
+})
+
+test('a SINAD curve and a squelch by L only: the coach sets the generator, and it is off at the end', async ({
+  page,
+}) => {
+  const review = await begin(page, ['Service monitor'])
+  await page.goto(`${review}/bench`)
+  for (const name of [/monitor, generator/, /monitor, audio/]) await linkInstrument(page, name, SIMULATED)
+
+  await page.goto(`${review}/sensitivity`)
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('Something is to be ticked')
+  for (const box of await page
+    .getByRole('region', { name: /Before/ })
+    .getByRole('checkbox')
+    .all())
+    await box.check()
+  await page.locator('h1').first().click()
+  await page.keyboard.press('l')
+  await expect(page.locator('main')).toContainText('Enough read')
+  await expect(page.getByTestId('link')).toContainText(/\d+ read/)
+  await expect(page.locator('tr', { hasText: '12 dB SINAD' }).first()).toContainText(/dBm/)
+})
+
+test('the server’s virtual bench answers on its ports, and the link goes nowhere else', async ({
+  page,
+  request,
+}) => {
+  const review = await begin(page, ['In-line power meter and load'])
+  await page.goto(`${review}/bench`)
+  await linkInstrument(page, /In-line power meter/, /by the server on port \d+/)
+  await page.goto(`${review}/carrier-power`)
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText(/it answered .*, kept as .* dBm/)
+
+  // Not from another site, not without a token, not to anywhere else.
+  expect((await request.get('/api/link')).status()).toBe(403)
+  const said = await page.evaluate(async () => {
+    const { token } = (await (await fetch('/api/link')).json()) as { token: string }
+    const post = async (headers: Record<string, string>, body: object) => {
+      const answer = await fetch('/api/link/query', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', ...headers },
+        body: JSON.stringify(body),
+      })
+      return answer.status
+    }
+    const good = { instrumentId: 'virtual-counter', line: '*IDN?', lineEnd: '\n', form: 'line' }
+    const known = { 'x-link-token': token }
+    return [
+      await post(known, good),
+      await post({}, good),
+      await post({ 'x-link-token': 'x' }, good),
+      await post(known, { ...good, instrumentId: '10.0.0.1:5025' }),
+      await post(known, { ...good, host: '10.0.0.1' }),
+      await post(known, { ...good, line: 'A\nB' }),
+    ]
+  })
+  expect(said).toEqual([200, 403, 403, 404, 400, 400])
+})
+
+test('an instrument on a serial lead: the port is asked for, the person keys, the answer is kept', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    // A lead of a test: a meter that shows 36 dBm, in lines.
+    let answer: ((bytes: Uint8Array) => void) | null = null
+    const said = { 'MEASure:POWer:AC?': '36.00', 'SYSTem:ERRor?': '0,"No error"' } as Record<string, string>
+    const port = {
+      readable: null as ReadableStream<Uint8Array> | null,
+      writable: null as WritableStream<Uint8Array> | null,
+      getInfo: () => ({ usbVendorId: 1, usbProductId: 2 }),
+      close: async () => undefined,
+      open: async () => {
+        port.readable = new ReadableStream({
+          start: controller => void (answer = bytes => controller.enqueue(bytes)),
+        })
+        port.writable = new WritableStream({
+          write: bytes => {
+            const reply = said[new TextDecoder().decode(bytes).trim()]
+            if (reply !== undefined) answer?.(new TextEncoder().encode(`${reply}\n`))
+          },
+        })
+      },
+    }
+    let isAsked = false
+    Object.defineProperty(navigator, 'serial', {
+      value: {
+        requestPort: async () => {
+          isAsked = true
+          sessionStorage.setItem('asked', '1')
+          return port
+        },
+        getPorts: async () => (isAsked || sessionStorage.getItem('asked') ? [port] : []),
+      },
+    })
+  })
+  const review = await begin(page, ['In-line power meter and load'])
+  await page.goto(`${review}/bench`)
+  await linkInstrument(page, /In-line power meter/, /serial lead/)
+  await page.goto(`${review}/carrier-power`)
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('Key the radio first (Space)')
+  await page.keyboard.press('Space')
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('it answered 36, kept as 36.00 dBm')
+  await expect(page.getByRole('region', { name: 'Reading and result' })).toContainText(/\d\sW/)
 })

@@ -89,13 +89,22 @@ test('the main flow by keyboard: deviation, frequency and neighbours are typed, 
   await expect(page.getByText('Does its deviation stay within its channel?')).toBeVisible()
 })
 
-test('power over time is typed, brought in as a log, and read from the simulated meter', async ({ page }) => {
+test('power over time is typed, read from the virtual bench without hands, and brought in as a log', async ({
+  page,
+}) => {
+  await page.addInitScript(() =>
+    localStorage.setItem('rigorous-meter:links', JSON.stringify({ meter: { via: 'virtual' } })),
+  )
   await openDemoAt(page, `${DEMO}/power-over-time?set=mini&step=power-over-time:2m:2m-2:high`)
   await page.locator('[data-slot=t0] input').fill('3.1')
   await page.keyboard.press('Enter')
   await page.keyboard.type('3.02')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Power falls by 0\.11\sdB in 10\ss/).first()).toBeVisible()
+  await page.locator('h1').first().click()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('12 read', { timeout: 40_000 })
+  await expect(page.locator('[data-slot=t300] input')).not.toHaveValue('')
   await page.getByTestId('files').setInputFiles({
     name: 'log.csv',
     mimeType: 'text/csv',
@@ -110,10 +119,8 @@ test('power over time is typed, brought in as a log, and read from the simulated
   })
   await expect(page.getByTestId('notice')).toContainText('14 moments from “log.csv”')
   await expect(page.locator('[data-slot=t300] input')).toHaveValue('2.880 W')
-  await page.getByRole('button', { name: 'Simulated meter' }).click()
-  await expect(page.locator('[data-slot=t300] input')).not.toHaveValue('2.880 W', { timeout: 20_000 })
   await page.locator('.history summary').click()
-  await expect(page.locator('.history')).toContainText('simulated meter')
+  await expect(page.locator('.history')).toContainText(/virtual bench, answered \d/)
   await expect(page.locator('.history')).toContainText('superseded')
 })
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { StationRun } from '~/composables/useStationRun'
 
-/** Reads what the step wants from an instrument that answers (L); stops when pressed again. */
+/** Reads what the step wants from instruments that answer (L), without hands; L again stops it. */
 const { run } = defineProps<{ run: StationRun }>()
-const { isOffered, isReading, told, readAll } = useLinkRead(run)
+const { isOffered, state, told, readAll, pause } = useLinkRead(run)
 
 function read(): void {
   if (isOffered.value) void readAll()
@@ -13,7 +13,13 @@ useKeys({ l: read })
 
 <template>
   <div v-if="isOffered" class="row" data-testid="link">
-    <VBtn variant="outlined" size="small" @click="read">{{ isReading ? 'Stop' : 'Read it (L)' }}</VBtn>
+    <VBtn variant="outlined" size="small" @click="read">{{
+      state === 'idle' ? 'Read it (L)' : 'Stop (L)'
+    }}</VBtn>
+    <VBtn v-if="state !== 'idle'" variant="text" size="small" @click="pause">{{
+      state === 'paused' ? 'Go on' : 'Pause'
+    }}</VBtn>
+    <VProgressCircular v-if="state === 'reading'" indeterminate size="18" width="2" aria-label="Reading" />
     <span v-if="told" class="small quiet" role="status">{{ told }}</span>
   </div>
 </template>

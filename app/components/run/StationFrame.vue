@@ -122,7 +122,7 @@ useStationKeys(run, {
       <div class="row">
         <RecordingTaking v-if="station.recording" ref="recording" :run="run" :use="station.recording" />
         <component :is="view.actions" v-if="view.actions" ref="actions" :run="run" :result="result" />
-        <LinkRead :run="run" />
+        <LazyLinkRead :run="run" />
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine :takes-files="takesFiles !== null" />
       </div>

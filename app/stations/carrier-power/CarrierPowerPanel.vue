@@ -76,7 +76,7 @@ useStationKeys(run, {
         @go-on="goOn"
         @go-back="go(-1)"
       />
-      <LinkRead :run="run" />
+      <LazyLinkRead :run="run" />
       <QuestionsList :questions="result.questions" />
       <SupplySheet :run="run" :step="step" :result="result" />
       <div class="curves">

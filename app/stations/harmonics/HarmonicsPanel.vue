@@ -175,7 +175,7 @@ useStationKeys(run, {
       </section>
       <div class="row">
         <TraceTaking ref="taking" :run="run" :step="step" />
-        <LinkRead :run="run" />
+        <LazyLinkRead :run="run" />
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine takes-files />
       </div>

@@ -10,7 +10,8 @@ import LiveReading from './LiveReading.vue'
  * What comes in just now. What changes five times a second is drawn by parts of their own: here only what is
  * chosen stands.
  */
-const { result } = defineProps<StationPart>()
+const { run, result } = defineProps<StationPart>()
+const isLinked = useLinkOffer(run)
 const store = useReviewStore()
 
 const { weighting, settings, deEmphasisUs, choose } = useHearingWeighting()
@@ -38,9 +39,10 @@ const sourceWords = computed(() => {
     ? `${state.value.device}, ${state.value.sampleRateHz} samples a second · ${title}`
     : title
 })
-const keysWords = computed(() =>
-  takesFigures.value ? 'L listens, K keeps; or type what the meter shows.' : 'L listens.',
-)
+const keysWords = computed(() => {
+  if (isLinked.value) return takesFigures.value ? 'K keeps what is heard.' : ''
+  return takesFigures.value ? 'L listens, K keeps; or type what the meter shows.' : 'L listens.'
+})
 
 function chooseFilter(filter: AudioFilter | null): void {
   if (filter) choose('the filter of the audio', { filter })
@@ -54,7 +56,8 @@ function toggle(): void {
   if (isOn.value) stop()
   else void listen()
 }
-useKeys({ l: toggle })
+/** Where instruments answer, L is theirs. */
+useKeys({ l: () => !isLinked.value && toggle() })
 </script>
 
 <template>

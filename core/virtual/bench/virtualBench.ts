@@ -1,5 +1,5 @@
 import type { Chain, Instrument } from '../../chain'
-import type { SpokenKind } from '../../link'
+import { spokenKindOf } from '../../link'
 import type { Keyed, VirtualRadio } from './radio'
 import type { ScpiInstrument } from './scpiInstrument'
 import type { StandSetting } from './setting'
@@ -28,21 +28,6 @@ export interface VirtualBench {
 
 /** The one role of a stand with one instrument. */
 const ONLY = 'instrument'
-
-/** As what the virtual bench lets an instrument of a review be spoken to. */
-const SPOKEN: Partial<Record<Instrument['kind'], SpokenKind>> = {
-  'power-meter': 'power-meter',
-  'spectrum-analyser': 'spectrum-analyser',
-  'signal-generator': 'signal-generator',
-  'audio-meter': 'audio-analyser',
-  'ac-voltmeter': 'audio-analyser',
-  'antenna-analyser': 'antenna-analyser',
-}
-
-/** As what an instrument is spoken to; null where the virtual bench has none of its kind. */
-export function spokenKindOf({ kind }: Pick<Instrument, 'kind'>): SpokenKind | null {
-  return SPOKEN[kind] ?? null
-}
 
 /**
  * A bench from a seed: the same seed, radios and chains are the same bench.

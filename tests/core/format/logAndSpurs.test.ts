@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { parseLogCsv, traceSpurs } from '#core/format'
-import { simulatedMeterLog } from '#core/virtual'
 
 describe('a log of power over time', () => {
   it.each([
@@ -33,12 +32,6 @@ describe('a log of power over time', () => {
     ['only a header', 'time,W', 'no line'],
   ])('refuses %s in plain words', (_what, text, words) => {
     expect(() => parseLogCsv(text, 'log.csv', { bareUnit: 'W' })).toThrow(words)
-  })
-
-  it('the simulated meter falls as a warm radio does', () => {
-    const log = simulatedMeterLog({ claimW: 5, seed: 3, moments: [0, 60, 300] })
-    expect(log[2]!.powerW).toBeLessThan(log[0]!.powerW)
-    expect(log[0]!.powerW / 5).toBeGreaterThan(0.85)
   })
 })
 

@@ -103,6 +103,21 @@ describe('a power meter of the virtual bench', () => {
   })
 })
 
+describe('a radio that is kept keyed', () => {
+  it('loses less than a decibel in five minutes, most of it in the first two', () => {
+    for (const seed of [1, 2, 3, 4, 5]) {
+      const at = (forS: number) =>
+        virtualBench(seed)
+          .radio('a')
+          .carrierDbm({ ...keyed, forS })
+      const [start, middle, end] = [at(0), at(120), at(300)]
+      expect(start - end).toBeGreaterThan(0.1)
+      expect(start - end).toBeLessThan(1)
+      expect(start - middle).toBeGreaterThan((start - end) / 2)
+    }
+  })
+})
+
 describe('an analyser of the virtual bench', () => {
   const analyser = {
     ...newSpectrumAnalyser('an'),

@@ -211,6 +211,7 @@ function keepCalibration(calibration: Calibration): void {
       </div>
     </div>
 
+    <AlsoAnswering />
     <InstrumentList
       v-if="review.instruments.length"
       :instruments="review.instruments"

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { SpokenKind } from '#core/link'
+import { type InstrumentLink, useLinks } from '~/link/links'
+import { askForPort } from '~/link/serialLine'
+import { serialOf } from '~/link/serialPort'
+import { lookForServer, serverState } from '~/link/serverLink'
+
+/** How one instrument is read: typed, simulated, by the server, or on a serial lead. */
+const { linkId, kind } = defineProps<{ linkId: string; kind: SpokenKind }>()
+const { links, set } = useLinks()
+const own = useOwnBenchStore()
+void own.load()
+onMounted(() => void lookForServer())
+
+const link = computed(() => links.value[linkId] ?? null)
+const reached = computed(() =>
+  serverState.value.is === 'there' ? serverState.value.instruments.filter(one => one.kind === kind) : [],
+)
+const hasSerial = serialOf() !== null
+const choices = computed(() => [
+  { value: 'typed', title: 'I type what it shows' },
+  { value: 'virtual', title: 'Virtual bench (simulated), by L' },
+  ...reached.value.map(({ id, title, port }) => ({
+    value: `server:${id}`,
+    title: port === null ? `${title}, by L` : `${title}, by the server on port ${port}`,
+  })),
+  ...(hasSerial ? [{ value: 'serial', title: 'On a serial lead of this machine …' }] : []),
+])
+const choice = computed(() => {
+  const now = link.value
+  if (!now) return 'typed'
+  return now.via === 'server' ? `server:${now.serverId}` : now.via
+})
+const books = computed(() => [
+  { value: 'plain', title: 'Plain SCPI' },
+  ...own.bench.phrasebooks.filter(one => one.kind === kind).map(({ id, title }) => ({ value: id, title })),
+])
+const BAUD_RATES = [9600, 19_200, 38_400, 57_600, 115_200]
+
+async function choose(value: string): Promise<void> {
+  const phrasebookId = link.value?.phrasebookId ?? null
+  if (value === 'typed') return set(linkId, null)
+  if (value === 'virtual') return set(linkId, { via: 'virtual', phrasebookId })
+  if (value === 'serial') {
+    const port = await askForPort()
+    if (port) set(linkId, { via: 'serial', baudRate: 115_200, ...port, phrasebookId })
+    return
+  }
+  set(linkId, { via: 'server', serverId: value.replace(/^server:/, ''), phrasebookId })
+}
+
+function change(part: Partial<InstrumentLink>): void {
+  if (link.value) set(linkId, { ...link.value, ...part } as InstrumentLink)
+}
+
+const words = computed(() => {
+  const now = link.value
+  if (now?.via === 'virtual')
+    return 'Simulated: radio, chain and instrument have a truth of their own. Readings say where they come from.'
+  if (now?.via === 'serial') return 'Key the radio yourself (Space), then L.'
+  if (now?.via === 'server' && reached.value.every(({ id }) => id !== now.serverId))
+    return serverState.value.is === 'none' ? serverState.value.why : 'The server does not know it any more.'
+  return serverState.value.is === 'there' ? (serverState.value.complaint ?? '') : ''
+})
+</script>
+
+<template>
+  <div class="row link">
+    <VSelect
+      :model-value="choice"
+      :items="choices"
+      label="How it is read"
+      class="choice-of-link"
+      @update:model-value="choose"
+    />
+    <VSelect
+      v-if="link?.via === 'serial'"
+      :model-value="link.baudRate"
+      :items="BAUD_RATES"
+      label="Baud"
+      class="baud"
+      @update:model-value="change({ baudRate: $event })"
+    />
+    <VSelect
+      v-if="link && books.length > 1"
+      :model-value="link.phrasebookId ?? 'plain'"
+      :items="books"
+      label="Phrasebook"
+      class="choice-of-book"
+      @update:model-value="change({ phrasebookId: $event === 'plain' ? null : $event })"
+    />
+    <span v-if="words" class="small quiet">{{ words }}</span>
+  </div>
+</template>
+
+<style scoped>
+.link {
+  margin-top: 10px;
+}
+.choice-of-link {
+  flex: 0 1 320px;
+}
+.baud {
+  flex: 0 0 130px;
+}
+.choice-of-book {
+  flex: 0 1 240px;
+}
+</style>
