@@ -11,8 +11,8 @@ import {
 import type { RadioAs } from '#core/station'
 import type { Step } from '#core/step'
 import { virtualBench, type VirtualStand, type StandSetting } from '#core/virtual'
-import { type InstrumentLink, kindLinkId } from './links'
-import { releaseInstrument, serverLine, serverState, setVirtualBench } from './serverLink'
+import { type InstrumentLink, kindLinkId, KINDS_BY_THEMSELVES } from './links'
+import { lookForServer, releaseInstrument, serverLine, serverState, setVirtualBench } from './serverLink'
 import { serialLine } from './serialLine'
 
 /** A bench of an evening of practice, where the review is one. */
@@ -74,20 +74,25 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
     return one
   }
 
+  /** Links that are of use at the step: of its chains, else of what stands in none. */
+  function used(): InstrumentLink[] {
+    const { plugs } = standSetting(step(), context(), { does, keyedForS })
+    const ofChains = Object.values(plugs).flatMap(({ instrument }) => links[instrument.id] ?? [])
+    if (ofChains.length > 0) return ofChains
+    return KINDS_BY_THEMSELVES.flatMap(kind => links[kindLinkId(kind)] ?? [])
+  }
+
   /** Anything that is really there: then a person keys the radio, and says so by the key-down clock. */
   function isReal(): boolean {
-    return [...known.keys()].some(linkId => {
-      const link = links[linkId]!
-      return link.via === 'serial' || (link.via === 'server' && !isVirtualOnServer(link.serverId))
+    if (practice) return false
+    return used().some(link => {
+      if (link.via === 'server') return !isVirtualOnServer(link.serverId)
+      return link.via === 'serial'
     })
   }
 
   async function telledServer(): Promise<void> {
-    const onServer = [...known.keys()].some(id => {
-      const link = links[id]!
-      return link.via === 'server' && isVirtualOnServer(link.serverId)
-    })
-    if (!onServer) return
+    if (practice || !used().some(link => link.via === 'server' && isVirtualOnServer(link.serverId))) return
     const setting = standSetting(step(), context(), { does, keyedForS })
     await setVirtualBench({ seed, radioId: step().set.id, setting })
   }
@@ -109,6 +114,8 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
       if (next !== does) keyedForS = 0
       does = next
       await simulated.radio(next)
+      // Whether an instrument of the server is a real one, only the server says.
+      if (used().some(({ via }) => via === 'server')) await lookForServer()
       if (isReal()) {
         const isKeyed = input.keyedSince() !== null
         if (next === 'keyed' && !isKeyed) return 'Key the radio first (Space), then L.'

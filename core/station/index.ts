@@ -88,3 +88,4 @@ export { STRESS_ID, stressConsent, type StressConsent } from './whole/stress/pla
 export { powerChange, type PowerChange } from './whole/stress/evaluate'
 export { generatorsOf, type GeneratorSet, type RadioAs, type ReadAction } from './readAction'
 export { canBeReadByInstrument, nextRead } from './nextRead'
+export { momentOf as logMomentOf } from './transmit/power-over-time/droop'

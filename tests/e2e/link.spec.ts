@@ -52,14 +52,13 @@ test('a SINAD curve and a squelch by L only: the coach sets the generator, and i
   for (const name of [/monitor, generator/, /monitor, audio/]) await linkInstrument(page, name, SIMULATED)
 
   await page.goto(`${review}/sensitivity`)
+  await expect(page.getByRole('main').getByRole('checkbox')).toHaveCount(6)
+  for (const box of await page.getByRole('main').getByRole('checkbox').all()) await box.check()
+  await page.getByRole('button', { name: 'All seen to: go on' }).click()
   await expect(page.getByTestId('link')).toBeVisible()
   await page.keyboard.press('l')
   await expect(page.getByTestId('link')).toContainText('Something is to be ticked')
-  for (const box of await page
-    .getByRole('region', { name: /Before/ })
-    .getByRole('checkbox')
-    .all())
-    await box.check()
+  for (const box of await page.getByRole('main').getByRole('checkbox').all()) await box.check()
   await page.locator('h1').first().click()
   await page.keyboard.press('l')
   await expect(page.locator('main')).toContainText('Enough read')

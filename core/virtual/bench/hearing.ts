@@ -50,6 +50,11 @@ export function levelForSinad(hearing: VirtualHearing, sinadDb: number): number 
   return high
 }
 
+/** What a signal so far beside the middle of a channel loses, dB. */
+export function lostOffTuneDb(offHz: number, spacingHz: number): number {
+  return OFF_TUNE_DB * (offHz / 1000) ** 2 * (12_500 / spacingHz) ** 2
+}
+
 /** SINAD of a wanted signal, an interfering one beside it or none, dB. */
 export function heardSinad(
   hearing: VirtualHearing,
@@ -61,8 +66,7 @@ export function heardSinad(
 ): number {
   if (!wanted) return 0
   const noiseMw = milliwatts(hearing.equalDbm) + disturbanceMw(hearing, interferer, spacingHz)
-  const offKhz = (wanted.offsetHz - hearing.tunedHz) / 1000
-  const lostDb = OFF_TUNE_DB * offKhz ** 2 * (12_500 / spacingHz) ** 2
+  const lostDb = lostOffTuneDb(wanted.offsetHz - hearing.tunedHz, spacingHz)
   return sinadOfRatio(hearing, milliwatts(wanted.levelDbm - lostDb) / noiseMw)
 }
 

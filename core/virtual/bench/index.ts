@@ -1,4 +1,4 @@
-export { heardSinad, levelForSinad, sinadOfRatio, type VirtualHearing } from './hearing'
+export { heardSinad, levelForSinad, lostOffTuneDb, sinadOfRatio, type VirtualHearing } from './hearing'
 export { NoAnswerError, virtualLine } from './line'
 export { type Keyed, type VirtualRadio, virtualRadio } from './radio'
 export { type CommandRun, InstrumentError, type ScpiInstrument, scpiInstrument } from './scpiInstrument'

@@ -16,7 +16,7 @@ const HARMONICS = 12
 /** Beyond its range a display does not follow. */
 const NEAR_HZ = 50e3
 /** Its own harmonics just where it begins to make them, dB below what comes in, and how they grow with it. */
-const OWN = { second: { belowDb: 60, growsBy: 1 }, third: { belowDb: 70, growsBy: 2 } } as const
+const OWN = { second: { belowDb: 70, growsBy: 1 }, third: { belowDb: 80, growsBy: 2 } } as const
 
 /** A line at an analyser’s input. */
 export interface InputLine {
