@@ -1,6 +1,7 @@
 import type { PracticeStand } from '~/link/benchDesk'
 
-/** The evening the open review is practice of; null where it is a real one. */
+/** The bench of the evening the open review is practice of; null where it is a real one. */
 export function usePracticeBench() {
-  return computed<PracticeStand | null>(() => null)
+  const practice = usePracticeStore()
+  return computed<PracticeStand | null>(() => practice.session)
 }

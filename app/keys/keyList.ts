@@ -27,6 +27,7 @@ const ON_STATIONS: readonly KeyLine[] = [
 const ELSEWHERE: readonly KeyLine[] = [
   { keys: ['G', 'S'], words: 'go to the shelf' },
   { keys: ['G', 'T'], words: 'go to the tools' },
+  { keys: ['G', 'V'], words: 'practice: to the bench of the evening' },
   { keys: ['/'], words: 'find any station, radio or step by a few letters' },
   { keys: ['T'], words: 'day or night' },
   { keys: ['Ctrl', 'Z'], words: 'undo' },

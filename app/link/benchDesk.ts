@@ -17,7 +17,7 @@ import { serialLine } from './serialLine'
 
 /** A bench of an evening of practice, where the review is one. */
 export interface PracticeStand {
-  stand: (setting: () => StandSetting) => VirtualStand
+  stand: (radioId: string, setting: () => StandSetting) => VirtualStand
 }
 
 /** What reading at the bench hangs on. */
@@ -52,7 +52,7 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
     return chosen ?? plainBook(kind)
   }
   const simulated = virtualDesk({
-    stand: setting => (practice ?? virtualBenchOf(seed, step)).stand(setting),
+    stand: setting => (practice ?? virtualBench(seed)).stand(step().set.id, setting),
     ...{ step, context, bookFor, goesOn },
     wait: seconds => simulatedWait(seconds, goesOn),
     named: practice ? 'practice bench' : 'virtual bench',
@@ -134,11 +134,6 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
       for (const id of reached) await releaseInstrument(id)
     },
   }
-}
-
-function virtualBenchOf(seed: number, step: () => Step): PracticeStand {
-  const bench = virtualBench(seed)
-  return { stand: setting => bench.stand(step().set.id, setting) }
 }
 
 function lineOf(link: InstrumentLink, book: Phrasebook, reached: Set<string>): InstrumentLine {

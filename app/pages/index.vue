@@ -157,6 +157,7 @@ function putCopy(bundle: ReviewBundle): void {
         <div class="row">
           <VBtn variant="text" to="/tools">Tools</VBtn>
           <VBtn v-if="shelf.heads.length" variant="text" to="/past">Past radios</VBtn>
+          <VBtn variant="text" to="/practice">Practice</VBtn>
           <VBtn variant="text" to="/bench">My bench</VBtn>
           <VBtn variant="outlined" @click="filePicker?.click()">Bring in</VBtn>
           <input

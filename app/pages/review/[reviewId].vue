@@ -11,7 +11,15 @@ const { reviewId, set, go } = useReviewRoute()
 const { checks, step: stepInHand } = useCurrentChecks()
 const heat = useHeatLamps(stepInHand)
 
-watch(reviewId, id => void store.open(id), { immediate: true })
+const practice = usePracticeStore()
+watch(
+  reviewId,
+  id => {
+    void store.open(id)
+    void practice.openFor(id)
+  },
+  { immediate: true },
+)
 onBeforeUnmount(() => store.close())
 
 /** The order of work is drawn in a turn of its own, before the page beside it. */
@@ -28,6 +36,7 @@ const wide = computed(() => WIDE.includes(place.value?.id ?? ''))
 const crumbs = computed(() =>
   store.review
     ? [
+        ...(practice.session ? [{ text: 'Practice', to: `/review/${reviewId.value}/practice` }] : []),
         { text: store.review.title, to: `/review/${reviewId.value}/findings` },
         ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : []),
       ]
@@ -77,6 +86,7 @@ useKeys({
   t: () => ui.toggleTheme(),
   'g s': () => void router.push('/'),
   'g t': () => void router.push('/tools'),
+  'g v': () => practice.session && void go('practice'),
   ...Object.fromEntries(
     places().flatMap(({ id, letter }) => (letter ? [[`g ${letter}`, () => void go(id)]] : [])),
   ),
