@@ -143,12 +143,21 @@ const share = (count: number) => `${(100 * count) / Math.max(1, record.value.ran
 
 <style scoped>
 .main {
-  max-width: 1000px;
+  max-width: 1180px;
   margin: 0 auto;
   padding: 24px 20px 60px;
   display: grid;
-  grid-template-columns: minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr) 320px;
   gap: 16px;
+  align-items: start;
+}
+.main > :first-child {
+  grid-column: 1 / -1;
+}
+@media (max-width: 860px) {
+  .main {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .evenings,
 .record {

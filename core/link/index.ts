@@ -23,5 +23,6 @@ export { MOST_MESSAGE, type ScpiCommand, scpiCommands, ScpiSyntaxError } from '.
 export { scpiNumber } from './scpi/number'
 export { type Heard, type InstrumentLine, makeSafe, speak, type SpeechResult, type Spoken } from './speak'
 export { begun } from './begun'
+export { guessAnswer, type GuessedAnswer } from './guessAnswer'
 export { plainBook, plainBookFor, readLevel } from './readLevel'
 export { spokenKindOf } from './spokenKind'

@@ -13,3 +13,4 @@ export {
   practiceRecord,
 } from './record'
 export type { PracticeWorld, RadioTwist } from './world'
+export { hasTruth } from './trueFigures'

@@ -49,3 +49,8 @@ const TRUTHS: Readonly<Record<string, TrueFigure>> = {
 export function trueFigure(stationId: string, slot: Slot, radio: VirtualRadio, step: Step): number | null {
   return TRUTHS[stationId]?.(slot, radio, step) ?? null
 }
+
+/** Whether an evening knows a truth of a station. */
+export function hasTruth(stationId: string): boolean {
+  return TRUTHS[stationId] !== undefined
+}

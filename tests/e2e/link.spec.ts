@@ -152,3 +152,29 @@ test('an instrument on a serial lead: the port is asked for, the person keys, th
   await expect(page.getByTestId('link')).toContainText('it answered 36, kept as 36.00 dBm')
   await expect(page.getByRole('region', { name: 'Reading and result' })).toContainText(/\d\sW/)
 })
+
+test('an instrument is taught: a line is sent, its answer seen, the phrase kept and used', async ({
+  page,
+}) => {
+  await page.goto('/bench')
+  await page.getByRole('button', { name: 'Copy a plain one' }).click()
+  await page.getByText('Plain SCPI: power meter').click()
+  await page.getByTestId('phrasebooks').getByRole('button', { name: 'Teach' }).click()
+  const dialog = page.getByRole('dialog', { name: /Teach “My own/ })
+  await dialog.getByRole('button', { name: 'Send it' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('Say first how it is reached')
+  await dialog.locator('.v-select', { hasText: 'How it is read' }).click()
+  await page.getByRole('option', { name: SIMULATED }).click()
+
+  // What it does not know it says by its own queue of errors.
+  await dialog.getByLabel('Lines that are sent').fill('MEASure:TEAPOT?')
+  await dialog.getByRole('button', { name: 'Send it' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('-113')
+  await dialog.getByLabel('Lines that are sent').fill('READ?')
+  await dialog.getByRole('button', { name: 'Send it' }).click()
+  await expect(dialog.getByTestId('taught-answer')).toContainText(
+    /It answered “3\.\d+E\+01”: a number\. It reads as 3\d\.\d+ dBm/,
+  )
+  await dialog.getByRole('button', { name: 'Keep the phrase' }).click()
+  await expect(page.getByText('knows one phrase more')).toBeVisible()
+})

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { type Phrasebook, phrasebooks, writePhrasebookFile } from '#core/link'
 
-/** How the reviewer’s own instruments are spoken to: copies of the plain ones, changed as files. */
+/**
+ * How the reviewer’s own instruments are spoken to: copies of the plain ones, taught line by line or changed as
+ * files.
+ */
 const own = useOwnBenchStore()
 const books = computed(() => own.bench.phrasebooks)
 
@@ -9,8 +12,15 @@ function copy(book: Phrasebook): void {
   const id = `own-${crypto.randomUUID().slice(0, 8)}`
   void own.keepPhrasebook(
     { ...book, id, title: book.title.replace('Plain SCPI', 'My own') },
-    'Copied. Take it away, change what differs, and bring it in again.',
+    'Copied. Teach it what differs: send a line, see the answer, keep the phrase.',
   )
+}
+
+const teaching = shallowRef<Phrasebook | null>(null)
+
+function keepTaught(book: Phrasebook): void {
+  teaching.value = null
+  void own.keepPhrasebook(book, `“${book.title}” knows one phrase more.`)
 }
 
 function takeAway(book: Phrasebook): void {
@@ -50,6 +60,7 @@ function bringIn([file]: File[]): void {
           ><strong>{{ book.title }}</strong> <span class="small quiet">{{ book.note }}</span></span
         >
         <span class="row">
+          <VBtn size="small" variant="text" @click="teaching = book">Teach</VBtn>
           <VBtn size="small" variant="text" @click="takeAway(book)">Take away</VBtn>
           <VBtn
             size="small"
@@ -61,6 +72,13 @@ function bringIn([file]: File[]): void {
         </span>
       </li>
     </ul>
+    <TeachDialog
+      v-if="teaching"
+      :key="teaching.id"
+      :book="teaching"
+      @close="teaching = null"
+      @keep="keepTaught"
+    />
   </section>
 </template>
 

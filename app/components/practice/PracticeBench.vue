@@ -106,11 +106,13 @@ useKeys({
         <div v-if="isAnalyser" class="row">
           <VSwitch
             label="Preamplifier"
+            :inset="false"
             :model-value="hands.preamplifier"
             @update:model-value="session.turn({ turn: 'preamplifier', to: $event === true })"
           />
           <VSwitch
             label="10 dB more in front"
+            :inset="false"
             :model-value="hands.extraPad"
             @update:model-value="session.turn({ turn: 'extraPad', to: $event === true })"
           />

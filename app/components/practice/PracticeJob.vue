@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Context } from '#core/context'
+import { hasTruth } from '#core/practice'
 import { stations } from '#core/station'
 import type { RadioSet } from '#core/review'
 
@@ -7,23 +8,25 @@ import type { RadioSet } from '#core/review'
 const { job, set, context } = defineProps<{ job: string; set: RadioSet; context: Context }>()
 const { placeTo } = useReviewRoute()
 
-/** Stations the bench has something for, with what was read of them. */
+/** Stations the bench and its envelope have something for, with what was read of them. */
 const lines = computed(() =>
-  stations.flatMap(station => {
-    const steps = station
-      .plan(set, context)
-      .filter(step => Object.values(step.chains).some(id => id !== null))
-    if (steps.length === 0) return []
-    const read = steps.filter(step => context.readingsOf(step).size > 0).length
-    return [
-      {
-        id: station.id,
-        title: station.title,
-        words: read === 0 ? 'open' : `${read} of ${steps.length} steps`,
-        isRead: read > 0,
-      },
-    ]
-  }),
+  stations
+    .filter(({ id }) => hasTruth(id))
+    .flatMap(station => {
+      const steps = station
+        .plan(set, context)
+        .filter(step => Object.values(step.chains).some(id => id !== null))
+      if (steps.length === 0) return []
+      const read = steps.filter(step => context.readingsOf(step).size > 0).length
+      return [
+        {
+          id: station.id,
+          title: station.title,
+          words: read === 0 ? 'open' : `${read} of ${steps.length} steps`,
+          isRead: read > 0,
+        },
+      ]
+    }),
 )
 </script>
 
@@ -37,7 +40,7 @@ const lines = computed(() =>
     </p>
     <ul>
       <li v-for="line in lines" :key="line.id">
-        <span aria-hidden="true">{{ line.isRead ? '◆' : '○' }}</span>
+        <span aria-hidden="true" class="mark">{{ line.isRead ? '◆' : '○' }}</span>
         <NuxtLink :to="placeTo(line.id)" class="link">{{ line.title }}</NuxtLink>: {{ line.words }}
       </li>
     </ul>
@@ -61,5 +64,9 @@ ul {
   padding: 0;
   display: grid;
   gap: 3px;
+}
+.mark {
+  display: inline-block;
+  width: 20px;
 }
 </style>

@@ -37,7 +37,7 @@ const charge = () => session.turn({ turn: 'battery', to: 'full' })
       :key="one.id"
       :label="one.title"
       :model-value="hands[one.id]"
-      density="compact"
+      :inset="false"
       @update:model-value="turn(one.id, $event)"
     />
     <p class="spread">

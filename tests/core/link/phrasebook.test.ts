@@ -1,5 +1,8 @@
+import Ajv from 'ajv'
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import {
+  guessAnswer,
   type InstrumentLine,
   makeSafe,
   phrasebooks,
@@ -136,5 +139,82 @@ describe('speaking', () => {
     const failed = await makeSafe(line, { ...generator, safe: ['BROKEN', 'OUTPut:STATe OFF'] })
     expect(said).toEqual(['BROKEN', 'OUTPut:STATe OFF'])
     expect(failed).toEqual(['BROKEN: the lead is off'])
+  })
+})
+
+describe('the published schema', () => {
+  const published = new Ajv({ strict: true, allowUnionTypes: true }).compile(
+    JSON.parse(readFileSync('public/schema/phrasebook-1.schema.json', 'utf8')) as object,
+  )
+  const file = (book = meter) => JSON.parse(writePhrasebookFile(book)) as Record<string, unknown>
+  const phrase = { send: ['A?'], answer: null, waitMs: 0 }
+
+  it('takes every shipped phrasebook', () => {
+    for (const book of phrasebooks) expect(published(file(book)), JSON.stringify(published.errors)).toBe(true)
+  })
+
+  it.each([
+    ['another kind', { kind: 'teapot' }],
+    ['a line end of its own', { lineEnd: '\r' }],
+    ['a line with a line end', { identify: '*IDN?\nOUTP ON' }],
+    ['a place nobody knows', { begin: ['FREQ {carrier}'] }],
+    ['an empty line', { begin: [''] }],
+    ['too many lines', { safe: Array.from({ length: 21 }, () => 'A') }],
+    ['a phrase nobody knows', { phrases: { dance: phrase } }],
+    ['a scale of nought', { phrases: { 'read-power': { ...phrase, answer: { ...number(), scale: 0 } } } }],
+    ['a wait of a day', { phrases: { 'read-power': { ...phrase, waitMs: 86_400_000 } } }],
+    ['a field more', { colour: 'blue' }],
+  ])('refuses %s, as the program does', (_what, change) => {
+    const changed = { ...file(), ...change }
+    expect(published(changed)).toBe(false)
+    expect(() => readPhrasebookFile(JSON.stringify(changed), 'p.json')).toThrow()
+  })
+
+  it.each([
+    ['braces that are no place', { begin: ['SCRipt {1,2}', 'A } B'] }],
+    [
+      'every place there is',
+      { begin: ['{frequencyHz} {levelDbm} {centreHz} {spanHz} {bandwidthHz} {deviationHz} {toneHz}'] },
+    ],
+    ['no queue of errors', { nextError: '' }],
+  ])('takes %s, as the program does', (_what, change) => {
+    const changed = { ...file(), ...change }
+    expect(published(changed), JSON.stringify(published.errors)).toBe(true)
+    expect(() => readPhrasebookFile(JSON.stringify(changed), 'p.json')).not.toThrow()
+  })
+})
+
+function number() {
+  return { form: 'number', unit: 'dBm', scale: 1, pick: null, packed: null }
+}
+
+describe('what an answer looks like', () => {
+  const bytes = (text: string) => Uint8Array.from(text, char => char.charCodeAt(0))
+  const block = (values: number[], isLittle: boolean) => {
+    const head = `#3${String(4 * values.length).padStart(3, '0')}`
+    const all = new Uint8Array(head.length + 4 * values.length)
+    all.set(bytes(head))
+    const view = new DataView(all.buffer)
+    for (const [i, value] of values.entries()) view.setFloat32(head.length + 4 * i, value, isLittle)
+    return all
+  }
+
+  it.each([
+    ['-12.5\n', 'number', 1],
+    ['1,2,3\n', 'numbers', 3],
+    ['GENERATOR OFF\n', null, 0],
+    ['', null, 0],
+  ])('%s is %s', (text, form, count) => {
+    expect(guessAnswer(bytes(text))).toMatchObject({ form, count })
+  })
+
+  it('tells which way round the bytes of a block are', () => {
+    const levels = [-91.25, -40.5, -87, -63.125]
+    expect(guessAnswer(block(levels, true))).toMatchObject({
+      form: 'block',
+      packed: 'float32-little',
+      count: 4,
+    })
+    expect(guessAnswer(block(levels, false))).toMatchObject({ form: 'block', packed: 'float32', count: 4 })
   })
 })
