@@ -33,12 +33,13 @@ await bundleProgram('scripts/bench/core.ts', bundle)
 must(await run(process.execPath, [bundle]), 'the core’s share')
 rmSync(bundle)
 
-const PARTS = ['signal', 'welchWorker', 'sinad', 'hearing']
+const PARTS = ['signal', 'welchWorker', 'sinad', 'hearing', 'link']
 const bundles = PARTS.map(name => join(tmpdir(), `rigorous-meter-bench-${name}-${process.pid}.mjs`))
 for (const [i, name] of PARTS.entries()) await bundleProgram(`scripts/bench/${name}.ts`, bundles[i], 'esm')
 must(await run(process.execPath, [bundles[0], bundles[1], root]), 'the spectrum’s share')
 must(await run(process.execPath, [bundles[2], root]), 'the share of received audio')
 must(await run(process.execPath, [bundles[3]]), 'the share of what a radio hears')
+must(await run(process.execPath, [bundles[4]]), 'the share of the link')
 for (const file of bundles) rmSync(file)
 
 say('In the browser, from the built application')
@@ -185,6 +186,63 @@ line(
   'one frame of the browser',
   middle(keys.frames),
 )
+// An evening of practice: twenty readings a second on the screen, and the frames beside them.
+{
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  await page.goto(`${address}practice`)
+  await page.locator('[data-evening=e4]').getByRole('button', { name: 'Begin' }).click()
+  await page.locator('[data-testid=practice-screen]').waitFor()
+  const frames = () =>
+    page.evaluate(async () => {
+      const spent = []
+      const screen = document.querySelector('[data-testid=practice-screen]')
+      let shown = 0
+      const watch = new MutationObserver(() => (shown += 1))
+      watch.observe(screen, { subtree: true, childList: true, characterData: true })
+      const until = performance.now() + 3000
+      let last = performance.now()
+      while (performance.now() < until) {
+        const now = await new Promise(resolve => requestAnimationFrame(resolve))
+        spent.push(now - last)
+        last = now
+      }
+      watch.disconnect()
+      return { spent, shown }
+    })
+  const still = await frames()
+  await page.getByRole('button', { name: 'Key (Space)' }).click()
+  const keyed = await frames()
+  const usual = middle(still.spent)
+  const late = keyed.spent.filter(ms => ms > 1.75 * usual).length
+  console.log(
+    `readings of the meter shown in 3 s: ${keyed.shown}; frames ${keyed.spent.length} (unkeyed ${still.spent.length}), late ones ${late} (unkeyed ${still.spent.filter(ms => ms > 1.75 * usual).length})`,
+  )
+}
+
+// A sweep of a hundred thousand points, from the button to its peaks in the dialog.
+{
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  await page.addInitScript(() =>
+    localStorage.setItem(
+      'rigorous-meter:links',
+      JSON.stringify({ pocket: { via: 'server', serverId: 'virtual-analyser' } }),
+    ),
+  )
+  await page.goto(address)
+  await page.waitForSelector('.review')
+  await page.goto(`${address}review/demo-fell-race/harmonics?set=mini&step=harmonics:70cm:70cm-2:high`)
+  const button = page.getByRole('button', { name: 'Read a sweep' })
+  await button.waitFor()
+  const from = Date.now()
+  await button.click()
+  await page.getByRole('dialog').first().waitFor()
+  line(
+    'a sweep by the server, from the button to its peaks',
+    Date.now() - from,
+    'one frame of the browser',
+    middle(keys.frames),
+  )
+}
 await browser.close()
 
 // Listening to the browser's fake sound card: how soon the first figure stands, and the longest task of the page.

@@ -25,6 +25,7 @@ const TRIED_WITH: Readonly<Record<Place, number>> = {
   bandwidthHz: 10e3,
   deviationHz: 1500,
   toneHz: 1000,
+  points: 1001,
 }
 
 /** Units a phrase’s figure is likely in. */

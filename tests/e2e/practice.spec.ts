@@ -42,6 +42,7 @@ test('an evening from its start to its envelope: the offset is seen, cleared, re
   const levels = [...shown.matchAll(/MHz ([+−]\d+\.\d) dBm/g)].map(([, text]) => text!)
   await page.keyboard.press('Space')
   await page.goto(`${url}harmonics`)
+  await expect(page.locator('[data-slot=x1] input')).not.toHaveValue('')
   for (let n = 1; n <= 10; n++) {
     const field = page.locator(`[data-slot="x${n}"] input`)
     if ((await field.count()) === 0 || (await field.inputValue()) === '') continue

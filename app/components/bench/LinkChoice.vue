@@ -65,7 +65,7 @@ const words = computed(() => {
 </script>
 
 <template>
-  <div class="row link">
+  <div class="row way-of-link">
     <VSelect
       :model-value="choice"
       :items="choices"
@@ -94,7 +94,7 @@ const words = computed(() => {
 </template>
 
 <style scoped>
-.link {
+.way-of-link {
   margin-top: 10px;
 }
 .choice-of-link {

@@ -10,6 +10,8 @@ import { useLimitWords } from './useLimitWords'
 import { NATURE_TITLES, useSignalNature } from './useSignalNature'
 import { useStepTrace } from './useStepTrace'
 
+const TraceByLink = defineAsyncComponent(() => import('./TraceByLink.vue'))
+
 /** Harmonics and spurs: the spectrum, and each line at the moment chosen. */
 const { run } = defineProps<{ run: StationRun }>()
 const store = useReviewStore()
@@ -25,6 +27,7 @@ const record = useTemplateRef<{ focusNote: () => void }>('record')
 const dragging = ref(false)
 const moment = ref<Moment>('settled')
 
+const isLinked = useLinkOffer(run)
 const sayNature = useSignalNature()
 const { focus, limitLabel, carrierWords } = useLimitWords(run, focusSlotId)
 const { head: traceHead, drawn: drawnTrace } = useStepTrace(run, moment)
@@ -175,6 +178,7 @@ useStationKeys(run, {
       </section>
       <div class="row">
         <TraceTaking ref="taking" :run="run" :step="step" />
+        <TraceByLink v-if="isLinked" :run="run" :step="step" @file="taking?.take([$event])" />
         <LazyLinkRead :run="run" />
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine takes-files />

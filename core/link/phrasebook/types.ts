@@ -41,6 +41,7 @@ export const PLACES = [
   'bandwidthHz',
   'deviationHz',
   'toneHz',
+  'points',
 ] as const
 /** A value that may stand in what is sent. */
 export type Place = (typeof PLACES)[number]
