@@ -45,7 +45,7 @@ export function scpiInstrument({
   const all: [string, CommandRun][] = [
     ['*IDN?', () => identity],
     ['*CLS', () => void (queue = [])],
-    ['*RST', reset],
+    ['*RST', () => void reset()],
     ['*OPC?', () => '1'],
     ['*WAI', () => undefined],
     ['SYSTem:ERRor[:NEXT]?', nextError],
@@ -74,14 +74,17 @@ export function scpiInstrument({
 
 /** Answers of one message stand behind each other with semicolons, and end with a line end. */
 function joined(answers: readonly (string | Uint8Array)[]): Uint8Array {
-  const bytes: number[] = []
-  for (const [i, answer] of answers.entries()) {
-    if (i > 0) bytes.push(SEMICOLON)
-    if (typeof answer === 'string') for (const char of answer) bytes.push(char.charCodeAt(0))
-    else bytes.push(...answer)
+  const parts = answers.map(answer =>
+    typeof answer === 'string' ? Uint8Array.from(answer, char => char.charCodeAt(0)) : answer,
+  )
+  const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length + 1, 0))
+  let at = 0
+  for (const [i, part] of parts.entries()) {
+    bytes.set(part, at)
+    at += part.length
+    bytes[at++] = i < parts.length - 1 ? SEMICOLON : NEWLINE
   }
-  bytes.push(NEWLINE)
-  return Uint8Array.from(bytes)
+  return bytes
 }
 
 const [SEMICOLON, NEWLINE] = [59, 10]

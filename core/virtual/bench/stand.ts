@@ -1,5 +1,6 @@
 import type { RoleId } from '../../review'
 import type { SpokenKind } from '../../link'
+import { wattsFromDbm } from '../../quantity'
 import { analyser } from './instruments/analyser'
 import { antennaAnalyser } from './instruments/antennaAnalyser'
 import { audioAnalyser } from './instruments/audioAnalyser'
@@ -9,9 +10,11 @@ import type { InstrumentPlace } from './instruments/place'
 import { powerMeter } from './instruments/powerMeter'
 import { supply } from './instruments/supply'
 import type { ScpiInstrument } from './scpiInstrument'
-import type { StandSetting } from './setting'
+import type { RadioDoes, StandSetting } from './setting'
 import type { BenchTruth } from './truth'
 
+/** Role of what reads a transmitter. */
+const READING_ROLE = 'instrument'
 /** Roles of the two generators of a bench. */
 export const WANTED_ROLE = 'generator'
 /** The generator that disturbs. */
@@ -47,6 +50,24 @@ const MAKERS: Readonly<
 export function virtualStand({ seed, truth, radioId, setting, damaged }: StandOf): VirtualStand {
   const made = new Map<string, ScpiInstrument>()
   const generators = new Map<RoleId, VirtualGenerator>()
+  const damage = (words: string): void => {
+    const name = words.slice(0, words.indexOf(':') + 1)
+    if (!damaged.some(one => one.startsWith(name))) damaged.push(words)
+  }
+  /** What the radio does; keyed into a generator it does what it does on a real bench. */
+  const doesNow = (): RadioDoes => {
+    const { plugs, radio } = setting()
+    const does = truth.does(radio)
+    if (does.is === 'keyed' && !plugs[READING_ROLE])
+      for (const { chain, instrument } of Object.values(plugs)) {
+        if (instrument.kind !== 'signal-generator' || chain.joins) continue
+        const watts = wattsFromDbm(truth.radio(radioId).carrierDbm(does.keyed))
+        // What nobody says it bears it does not.
+        if (watts > (instrument.reverseW ?? 0))
+          damage(`${instrument.name}: the radio was keyed into it through “${chain.name}”`)
+      }
+    return does
+  }
   const placeOf = (role: RoleId): InstrumentPlace => ({
     ...{ seed, truth, role },
     radio: () => truth.radio(radioId),
@@ -54,12 +75,9 @@ export function virtualStand({ seed, truth, radioId, setting, damaged }: StandOf
       const plug = setting().plugs[at]
       return plug && truth.plug(plug)
     },
-    does: () => truth.does(setting().radio),
+    does: doesNow,
     output: at => generators.get(at)?.output() ?? null,
-    damage: words => {
-      const name = words.slice(0, words.indexOf(':') + 1)
-      if (!damaged.some(one => one.startsWith(name))) damaged.push(words)
-    },
+    damage,
     isDamaged: name => damaged.some(words => words.startsWith(`${name}:`)),
   })
   const generatorAt = (role: RoleId): ScpiInstrument => {

@@ -1,7 +1,22 @@
 import { describe, expect, it } from 'vitest'
-import { chainLossAt, newChain, newPart, newPowerMeter, newSpectrumAnalyser } from '#core/chain'
-import { phrasebooks, speak } from '#core/link'
-import { NoAnswerError, scpiInstrument, virtualBench, virtualLine, type VirtualSetting } from '#core/virtual'
+import {
+  chainLossAt,
+  newAudioMeter,
+  newChain,
+  newLaboratoryGenerator,
+  newPart,
+  newPowerMeter,
+  newSpectrumAnalyser,
+} from '#core/chain'
+import { phrasebooks, pointsFor, readTrace, speak } from '#core/link'
+import {
+  NoAnswerError,
+  ownHarmonicDbm,
+  scpiInstrument,
+  virtualBench,
+  virtualLine,
+  type VirtualSetting,
+} from '#core/virtual'
 
 const meterBook = phrasebooks.find(({ kind }) => kind === 'power-meter')!
 const analyserBook = phrasebooks.find(({ kind }) => kind === 'spectrum-analyser')!
@@ -167,5 +182,103 @@ describe('an analyser of the virtual bench', () => {
     setting = plugged()
     expect(await speak(line, at(keyed.carrierHz))).toMatchObject({ is: 'error', error: { code: -240 } })
     expect(bench.damage()).toHaveLength(1)
+  })
+})
+
+describe('a sweep of the virtual analyser', () => {
+  const own = {
+    ...newSpectrumAnalyser('an'),
+    ...{ amplitudeAccuracyDb: 0, flatnessDb: 0, floorDoubtDb: 0, resolution: 0, vswr: 1, overloadDbm: 20 },
+  }
+  const chain = { ...newChain('c', 'Chain', 'an'), parts: [pad(50)] }
+  const sweep = async (seed: number, instrument = own) => {
+    const bench = virtualBench(seed)
+    const line = virtualLine(bench.instrument('a', () => ({ chain, instrument, keyed })))
+    const result = await readTrace(line, { book: analyserBook, instrument, fromHz: 0, toHz: 500e6 })
+    if (result.is !== 'read') throw new Error(result.why)
+    return { bench, ...result.trace }
+  }
+
+  it('has its peaks where the radio has its lines, as strong as the marker shows them', async () => {
+    const { bench, frequenciesHz, levelsDbm } = await sweep(3)
+    const around = (hz: number) =>
+      Math.max(...levelsDbm.filter((_level, i) => Math.abs(frequenciesHz[i]! - hz) < 200e3))
+    const truth = bench.radio('a')
+    expect(around(keyed.carrierHz)).toBeCloseTo(truth.carrierDbm(keyed) - 50, 0)
+    expect(around(2 * keyed.carrierHz)).toBeGreaterThanOrEqual(truth.harmonicDbm(keyed, 2) - 51)
+    expect(frequenciesHz[0]).toBe(0)
+    expect(frequenciesHz.at(-1)).toBeCloseTo(500e6, 0)
+  })
+
+  it('has noise of the stated floor: the mean power of Gaussian noise, in any bandwidth', async () => {
+    const meanDbm = (levels: Float64Array) =>
+      10 * Math.log10(levels.reduce((sum, level) => sum + 10 ** (level / 10), 0) / levels.length)
+    const empty = ({ levelsDbm, frequenciesHz }: Awaited<ReturnType<typeof sweep>>) =>
+      levelsDbm.filter((_level, i) => frequenciesHz[i]! > 320e6 && frequenciesHz[i]! < 420e6)
+    const stated = await sweep(3)
+    expect(meanDbm(empty(stated))).toBeCloseTo(own.floorDbm, 0)
+    // Ten times the bandwidth lets ten times the noise through.
+    const settings = virtualBench(3).instrument('a', () => ({ chain, instrument: own, keyed: null }))
+    settings.receive(`BAND ${10 * own.resolutionBandwidthHz};:FREQ:CENT 370e6;SPAN 100e6;:SWE:POIN 4001`)
+    const wide = text(settings.receive('TRAC? TRACE1'))!.split(',').map(Number)
+    expect(meanDbm(Float64Array.from(wide))).toBeCloseTo(own.floorDbm + 10, 0)
+  })
+
+  it('asks for so many points that no line falls between two of them', () => {
+    expect(pointsFor(1e6, 10e3)).toBe(201)
+    expect(pointsFor(1e9, 10e3)).toBe(100_001)
+    expect(pointsFor(1e3, 10e3)).toBe(101)
+  })
+})
+
+describe('harmonics an analyser makes itself (handbook, section 4: the pad test)', () => {
+  it('fall by 20 dB, the third by 30, with 10 dB more in front: 10 and 20 more than what is real', () => {
+    for (const [n, fallsDb] of [
+      [2, 20],
+      [3, 30],
+    ] as const)
+      expect(ownHarmonicDbm(n, 0, -20)! - ownHarmonicDbm(n, -10, -20)!).toBeCloseTo(fallsDb, 9)
+    expect(ownHarmonicDbm(4, 0, -20)).toBeNull()
+  })
+})
+
+describe('a generator of the virtual bench', () => {
+  const generator = { ...newLaboratoryGenerator('g'), reverseW: 1, levelAccuracyDb: 0, referencePpm: 0 }
+  const plug = { chain: { ...newChain('c', 'Chain', 'g'), parts: [pad(10)] }, instrument: generator }
+
+  it('is off and at its lowest until it is told, and keeps to its ends', () => {
+    const stand = virtualBench(1).stand('a', () => ({ plugs: { generator: plug }, radio: { is: 'off' } }))
+    const instrument = stand.instrument('generator', 'signal-generator')
+    expect(text(instrument.receive('OUTP?;:POW?'))).toBe(
+      `0;${generator.lowestDbm.toExponential(4).toUpperCase()}\n`,
+    )
+    instrument.receive(`POW ${generator.highestDbm + 1}`)
+    expect(text(instrument.receive('SYST:ERR?'))).toContain('-222')
+    instrument.receive('POW MAX;:OUTP ON')
+    expect(Number(text(instrument.receive('POW?')))).toBe(generator.highestDbm)
+    instrument.receive('*RST')
+    expect(text(instrument.receive('OUTP?'))).toBe('0\n')
+  })
+
+  it('does not survive a transmitter above what it bears, and then gives nothing', () => {
+    const bench = virtualBench(1)
+    let isKeyed = false
+    const stand = bench.stand('a', () => ({
+      plugs: { generator: plug, audio: { chain: newChain('s', 'S', 'm'), instrument: newAudioMeter('m') } },
+      radio: isKeyed
+        ? { is: 'keyed', keyed: { carrierHz: 146.52e6, claimedW: 5 } }
+        : { is: 'hears', channelHz: 146.52e6, spacingHz: 12_500, squelchIsOpen: true },
+    }))
+    const instrument = stand.instrument('generator', 'signal-generator')
+    const audio = stand.instrument('audio', 'audio-analyser')
+    const sinad = () => Number(text(audio.receive('MEAS:SIN?')))
+    instrument.receive('FREQ 146.52 MHZ;:POW -90;:OUTP ON')
+    expect(sinad()).toBeGreaterThan(25)
+    expect(bench.damage()).toEqual([])
+    isKeyed = true
+    sinad()
+    expect(bench.damage()).toEqual([expect.stringContaining('the radio was keyed into it through “Chain”')])
+    isKeyed = false
+    expect(sinad()).toBe(0)
   })
 })

@@ -28,8 +28,6 @@ export function generator(place: InstrumentPlace): VirtualGenerator {
   function output(): GeneratorOutput | null {
     const plug = place.plug(place.role)
     if (!state.isOn || !isOf(plug, 'signal-generator')) return null
-    const does = place.does()
-    if (does.is === 'keyed') hit(place, plug.instrument, plug.chain.name)
     if (place.isDamaged(plug.instrument.name)) return null
     const { levelErrorDb, ppm } = place.truth.generator(plug.instrument)
     return { frequencyHz: state.frequencyHz * (1 + ppm * 1e-6), levelDbm: level() + levelErrorDb }
@@ -53,12 +51,4 @@ export function generator(place: InstrumentPlace): VirtualGenerator {
     },
   })
   return { instrument, output }
-}
-
-/** A transmitter into a generator: it bears what is stated of it, and nothing where nobody says. */
-function hit(place: InstrumentPlace, { name, reverseW }: SignalGenerator, way: string): void {
-  const does = place.does()
-  if (does.is !== 'keyed') return
-  const watts = 10 ** ((place.radio().carrierDbm(does.keyed) - 30) / 10)
-  if (watts > (reverseW ?? 0)) place.damage(`${name}: the radio was keyed into it through “${way}”`)
 }
