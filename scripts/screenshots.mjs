@@ -37,7 +37,7 @@ const VIEWS = [
   ['publish', `${DEMO}/publish?set=trek-b`, {}],
   ['past', 'past', {}],
   ['battery', `${DEMO}/battery?set=trek-a`, {}],
-  ['antenna', `${DEMO}/antenna?set=trek-a`, {}],
+  ['practice', 'practice', { click: ['Begin', 'Analyser behind 40 dB', 'Key (Space)'], settleMs: 1500 }],
 ]
 
 await ensurePackages()

@@ -27,6 +27,8 @@ export type Screen =
 /** Twenty readings a second of what is a number, a sweep every quarter of a second. */
 const NUMBER_MS = 50
 const SWEEP_MS = 250
+/** Channels of an evening, Hz. */
+const SPACING_HZ = 12_500
 const POINTS = 801
 const PEAKS = 6
 const SWEEP_BANDWIDTH_HZ = 100e3
@@ -48,6 +50,8 @@ export function usePracticeLive(
   const generatorDbm = ref(-120)
   const generatorIsOn = ref(false)
   const offsetHz = ref(0)
+  /** The second generator, on a neighbour channel, where there is one. */
+  const second = reactive({ dbm: -60, isOn: false, side: 1 })
   const broken = ref<readonly string[]>([])
   const radioV = ref(0)
 
@@ -76,7 +80,7 @@ export function usePracticeLive(
 
   function radio(): RadioDoes {
     if (keyedSince.value === null)
-      return { is: 'hears', channelHz: carrierHz.value, spacingHz: 12_500, squelchIsOpen: true }
+      return { is: 'hears', channelHz: carrierHz.value, spacingHz: SPACING_HZ, squelchIsOpen: true }
     const claim = Object.values(review().sets.find(({ id }) => id === setId())?.bands[0]?.claims ?? {})[0]
     const claimedW = claim?.kind === 'watts' ? claim.powerW : 5
     return {
@@ -129,15 +133,19 @@ export function usePracticeLive(
     return asked(instrument, lines)[0] ?? -Infinity
   }
 
+  function setGenerator(role: string, { hz, dbm, isOn }: { hz: number; dbm: number; isOn: boolean }): void {
+    if (!setting().plugs[role]) return
+    const generator = stand.value.instrument(role, 'signal-generator')
+    const lines = [...book('signal-generator').begin, `FREQuency ${hz}`, `POWer ${dbm}`]
+    for (const line of [...lines, `OUTPut ${isOn ? 'ON' : 'OFF'}`]) generator.receive(line)
+  }
+
   function receivingScreen(): Screen {
-    const generator = stand.value.instrument(WANTED_ROLE, 'signal-generator')
-    for (const line of [
-      ...book('signal-generator').begin,
-      `FREQuency ${carrierHz.value + offsetHz.value}`,
-      `POWer ${generatorDbm.value}`,
-      `OUTPut ${generatorIsOn.value ? 'ON' : 'OFF'}`,
-    ])
-      generator.receive(line)
+    setGenerator(WANTED_ROLE, {
+      ...{ hz: carrierHz.value + offsetHz.value, dbm: generatorDbm.value, isOn: generatorIsOn.value },
+    })
+    const beside = carrierHz.value + second.side * SPACING_HZ
+    setGenerator(INTERFERER_ROLE, { hz: beside, dbm: second.dbm, isOn: second.isOn })
     const audio = stand.value.instrument('audio', 'audio-analyser')
     const [db = 0] = asked(audio, ['MEASure:SINad?'])
     const [volts = 0] = asked(audio, ['MEASure:VOLTage:AC?'])
@@ -170,5 +178,5 @@ export function usePracticeLive(
     sweptAt = 0
   })
 
-  return { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, broken, radioV, carrierHz }
+  return { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, second, broken, radioV, carrierHz }
 }

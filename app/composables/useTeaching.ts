@@ -57,6 +57,16 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
   const unit = ref<PhraseAnswer['unit']>('dBm')
   const scale = ref(1)
   const pick = ref<number | null>(null)
+  /** What is said of the whole instrument: lists as lines of text. */
+  const whole = reactive({
+    title: book().title,
+    note: book().note,
+    lineEnd: book().lineEnd,
+    begin: book().begin.join('\n'),
+    safe: book().safe.join('\n'),
+    identify: book().identify,
+    nextError: book().nextError,
+  })
   const tried = shallowRef<Tried>({ is: 'not-yet' })
   const isBusy = ref(false)
   const guess = computed(() => (tried.value.is === 'answered' ? tried.value.guess : null))
@@ -76,11 +86,12 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
     { immediate: true },
   )
 
-  const sent = () =>
-    lines.value
+  const linesIn = (text: string) =>
+    text
       .split('\n')
       .map(line => line.trim())
       .filter(line => line !== '')
+  const sent = () => linesIn(lines.value)
 
   /** The phrase as it would be kept; its answer by what came, or by what is known of it. */
   const phrase = computed<Phrase>(() => ({
@@ -98,20 +109,22 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
   }))
 
   function taught(): Phrasebook {
-    return { ...book(), phrases: { ...book().phrases, [name.value]: phrase.value } }
+    const { [name.value]: _before, ...others } = book().phrases
+    const phrases = sent().length === 0 ? others : { ...others, [name.value]: phrase.value }
+    const { begin, safe, ...rest } = whole
+    return { ...book(), ...rest, begin: linesIn(begin), safe: linesIn(safe), phrases }
   }
 
   const refusal = computed(() => {
     const { error } = phrasebookSchema.validate(taught(), { convert: false })
     if (!error) return ''
-    return sent().length === 0
-      ? 'A line is wanted.'
-      : `Plain characters on each line; places in braces are ${PLACES.map(place => `{${place}}`).join(' ')}.`
+    return `Plain characters on each line; places in braces are ${PLACES.map(place => `{${place}}`).join(' ')}.`
   })
 
   async function send(): Promise<void> {
     const link = links.value[linkId]
     if (!link) return void (tried.value = { is: 'failed', words: 'Say first how it is reached.' })
+    if (sent().length === 0) return void (tried.value = { is: 'failed', words: 'A line is wanted.' })
     if (refusal.value !== '') return void (tried.value = { is: 'failed', words: refusal.value })
     isBusy.value = true
     tried.value = await trying(link).catch(error => ({ is: 'failed' as const, words: plainWords(error) }))
@@ -119,7 +132,7 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
   }
 
   async function trying(link: NonNullable<(typeof links.value)[string]>): Promise<Tried> {
-    const line = begun(teachLine(link, book(), virtualSeed.value), book())
+    const line = begun(teachLine(link, taught(), virtualSeed.value), taught())
     let raw: Uint8Array | null = null
     const listening = {
       ...line,
@@ -149,6 +162,6 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
 
   return {
     ...{ name, lines, waitMs, unit, scale, pick, tried, guess, asks, isBusy, refusal, reads },
-    ...{ names: PHRASE_NAMES, send, taught },
+    ...{ whole, names: PHRASE_NAMES, send, taught },
   }
 }

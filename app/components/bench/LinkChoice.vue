@@ -58,9 +58,11 @@ const words = computed(() => {
   if (now?.via === 'virtual')
     return 'Simulated: radio, chain and instrument have a truth of their own. Readings say where they come from.'
   if (now?.via === 'serial') return 'Key the radio yourself (Space), then L.'
+  const server = serverState.value
+  if (server.is === 'none') return server.why
   if (now?.via === 'server' && reached.value.every(({ id }) => id !== now.serverId))
-    return serverState.value.is === 'none' ? serverState.value.why : 'The server does not know it any more.'
-  return serverState.value.is === 'there' ? (serverState.value.complaint ?? '') : ''
+    return 'The server does not know it any more.'
+  return server.is === 'there' ? (server.complaint ?? '') : ''
 })
 </script>
 

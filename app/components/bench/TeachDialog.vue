@@ -6,10 +6,29 @@ const { book } = defineProps<{ book: Phrasebook }>()
 const emit = defineEmits<{ close: []; keep: [book: Phrasebook] }>()
 const linkId = `teach:${book.kind}`
 const teaching = useTeaching(() => book, linkId)
-const { name, lines, waitMs, unit, scale, pick, tried, guess, asks, isBusy, refusal, reads, names, send } =
-  teaching
+const {
+  name,
+  lines,
+  waitMs,
+  unit,
+  scale,
+  pick,
+  tried,
+  guess,
+  asks,
+  isBusy,
+  refusal,
+  reads,
+  whole,
+  names,
+  send,
+} = teaching
 const HINT =
   'One each line; {frequencyHz} and the like are filled in. It may make an instrument give power: mind what is plugged in.'
+const LINE_ENDS = [
+  { value: '\n', title: 'line feed' },
+  { value: '\r\n', title: 'carriage return, line feed' },
+]
 const UNITS = ['dBm', 'W', 'V', 'A', 'Hz', 'dB', 'VSWR']
 const isOpen = ref(true)
 watch(isOpen, open => !open && emit('close'))
@@ -52,6 +71,22 @@ function keep(): void {
           @update:model-value="pick = $event === '' ? null : Math.max(0, Number($event) - 1)"
         />
       </div>
+      <details>
+        <summary>Its name, what is said first, what makes it safe</summary>
+        <div class="whole-book">
+          <VTextField v-model="whole.title" label="Name" :maxlength="300" />
+          <VTextField v-model="whole.note" label="Note" :maxlength="2000" />
+          <div class="two">
+            <VTextarea v-model="whole.begin" label="Said once, before anything else" />
+            <VTextarea v-model="whole.safe" label="Makes it safe: at the end, and on every failure" />
+          </div>
+          <div class="three">
+            <VTextField v-model="whole.identify" label="Asks who it is" />
+            <VTextField v-model="whole.nextError" label="Asks for its next error" />
+            <VSelect v-model="whole.lineEnd" :items="LINE_ENDS" label="Ends a line" />
+          </div>
+        </div>
+      </details>
       <div class="row end">
         <VBtn variant="text" @click="isOpen = false">Leave it</VBtn>
         <VBtn color="primary" :disabled="refusal !== ''" @click="keep">Keep the phrase</VBtn>
@@ -68,6 +103,14 @@ function keep(): void {
   gap: 12px;
   max-height: 90vh;
   overflow-y: auto;
+}
+.whole-book {
+  display: grid;
+  gap: 10px;
+  padding-top: 10px;
+}
+summary {
+  cursor: pointer;
 }
 .three {
   display: grid;

@@ -21,9 +21,20 @@ const chain = computed(() => review.chains.find(({ id }) => id === chainId.value
 const instrument = computed(
   () => review.instruments.find(({ id }) => id === chain.value?.instrumentId) ?? null,
 )
-const { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, broken, radioV, carrierHz } =
+const { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, second, broken, radioV, carrierHz } =
   usePracticeLive(session, { review: () => review, setId: () => set.id, chainId: () => chainId.value })
 
+/** What stands on the bench besides what is plugged into the radio. */
+const beside = computed(() =>
+  review.instruments
+    .filter(one => one.id !== instrument.value?.id)
+    .map(({ id, name }) => ({ id, name, face: faces[id] ?? '' })),
+)
+const hasSecond = computed(() => review.chains.some(({ joins }) => joins?.chainId === chainId.value))
+const SIDES = [
+  { value: -1, title: 'channel below' },
+  { value: 1, title: 'channel above' },
+]
 const hands = computed(() => session.kept.value.hands)
 const { faces } = session.world
 const isAnalyser = computed(() => instrument.value?.kind === 'spectrum-analyser')
@@ -126,10 +137,22 @@ useKeys({
             @blur="setLevel"
           />
           <VTextField v-model.number="offsetHz" label="Beside the channel, Hz" type="number" />
-          <VSwitch v-model="generatorIsOn" label="Output" />
+          <VSwitch v-model="generatorIsOn" label="Output" :inset="false" />
         </form>
+        <div v-if="hasSecond" class="knobs">
+          <VTextField v-model.number="second.dbm" label="Second generator, dBm" type="number" />
+          <VSelect v-model="second.side" :items="SIDES" label="On the" />
+          <VSwitch v-model="second.isOn" label="Output" :inset="false" />
+        </div>
       </section>
     </div>
+    <p v-if="beside.length" class="small">
+      Beside it:
+      <span v-for="(one, i) in beside" :key="one.id"
+        >{{ i ? ' · ' : '' }}<strong>{{ one.name }}</strong
+        ><span v-if="one.face" class="face">, {{ one.face }}</span></span
+      >
+    </p>
   </section>
 </template>
 

@@ -150,6 +150,71 @@ describe('power over time without hands', () => {
   })
 })
 
+describe('an instrument that dies in the middle', () => {
+  it('leaves every earlier reading, and the generator off and at its lowest', async () => {
+    let review = heard()
+    const station = stationById('sensitivity')
+    const context = () => createContext(review)
+    const step = () => station.plan(review.sets[0]!, context())[0]!
+    const bench = virtualBench(5, exact)
+    const desk = virtualDesk({ stand: setting => bench.stand('set', setting), step, context })
+    let asked = 0
+    const audio = desk.at(AUDIO)!
+    const query = audio.line.query
+    audio.line.query = (line, form) => {
+      if (line.includes('SINad') && ++asked > 10) return Promise.reject(new Error('The lead came off.'))
+      return query(line, form)
+    }
+    let count = 0
+    const end = await runWithoutHands({
+      ...{ step, desk },
+      next: () => nextRead(station, step(), context()),
+      keep: kept => {
+        const reading = takeReading(step(), kept, { id: `k${++count}`, at: AT }, context())!
+        review = { ...review, readings: [...review.readings, reading] }
+        return true
+      },
+      progress: () => undefined,
+      said: error => (error as Error).message,
+    })
+    // Four to a figure: two whole ones were kept, the third was cut off.
+    expect(end).toEqual({ is: 'failed', kept: 2, why: 'The lead came off.' })
+    expect(review.readings).toHaveLength(2)
+    const { line } = desk.at('generator')!
+    expect(String.fromCharCode(...(await line.query('OUTP?;:POW?', 'line'))).trim()).toBe(
+      `0;${generator().lowestDbm.toExponential(4).toUpperCase()}`,
+    )
+  })
+
+  it('pauses while somebody says so, and stops when told, with what was read', async () => {
+    let review = heard()
+    const station = stationById('sensitivity')
+    const context = () => createContext(review)
+    const step = () => station.plan(review.sets[0]!, context())[0]!
+    const bench = virtualBench(5, exact)
+    let allowed = 12
+    const desk = virtualDesk({
+      ...{ stand: setting => bench.stand('set', setting), step, context },
+      goesOn: async () => --allowed > 0,
+    })
+    let count = 0
+    const end = await runWithoutHands({
+      ...{ step, desk },
+      next: () => nextRead(station, step(), context()),
+      keep: kept => {
+        const reading = takeReading(step(), kept, { id: `k${++count}`, at: AT }, context())!
+        review = { ...review, readings: [...review.readings, reading] }
+        return true
+      },
+      progress: () => undefined,
+      said: String,
+    })
+    expect(end).toEqual({ is: 'stopped', kept: 2 })
+    const { line } = desk.at('generator')!
+    expect(String.fromCharCode(...(await line.query('OUTP?', 'line'))).trim()).toBe('0')
+  })
+})
+
 describe('what stands in no chain', () => {
   it('reads currents of the three states from a supply', async () => {
     const { end, bench, review } = await readAll('battery', reviewOf())

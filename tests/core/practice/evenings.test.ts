@@ -239,3 +239,21 @@ describe('the record', () => {
     })
   })
 })
+
+describe('a bench as it is found', () => {
+  it.each(evenings.map(one => [one.id, one] as const))(
+    '%s: by what is written down it may be used',
+    (_id, one) => {
+      const { review } = worldOf(one, { reviewId: 'r', at: AT })
+      const context = createContext(review)
+      const dangers = STATIONS.flatMap(stationId => {
+        const station = stationById(stationId)
+        return station.plan(review.sets[0]!, context).flatMap(step => {
+          if (Object.values(step.chains).some(id => id === null)) return []
+          return station.checks(step, context).filter(({ severity }) => severity === 'danger')
+        })
+      })
+      expect(dangers.map(({ text }) => text)).toEqual([])
+    },
+  )
+})
