@@ -1,4 +1,13 @@
-import { expect, test } from '@playwright/test'
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+
+/** What axe finds serious in the page as it stands. */
+async function seriousOf(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes[0]?.target.join(' ')}`)
+}
 
 test('an evening from its start to its envelope: the offset is seen, cleared, read again and caught', async ({
   page,
@@ -17,6 +26,15 @@ test('an evening from its start to its envelope: the offset is seen, cleared, re
   await expect(screen).toContainText(/146\.520\sMHz \+3\d\.\d dBm/)
   await expect(page.getByText('offset typed on it: 40.0 dB')).toBeVisible()
   await page.keyboard.press('Space')
+
+  expect(await seriousOf(page)).toEqual([])
+  await page.keyboard.press('t')
+  expect(await seriousOf(page)).toEqual([])
+  await page.setViewportSize({ width: 390, height: 800 })
+  const sideways = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+  expect(await sideways()).toBeLessThanOrEqual(0)
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.keyboard.press('t')
 
   // The review reads what stands there: with the offset the carrier is absurd.
   await page.goto(page.url().replace(/practice.*/, 'harmonics'))
@@ -57,6 +75,7 @@ test('an evening from its start to its envelope: the offset is seen, cleared, re
   await expect(page.getByTestId('planted')).toContainText('An offset of 40 dB was left on the analyser')
   await expect(page.getByText(/\d+ of \d+ ranges hold the truth/)).toBeVisible()
   await expect(page.getByText('Hints asked for: 1')).toBeVisible()
+  expect(await seriousOf(page)).toEqual([])
 
   // The record keeps it, also after a fresh start of the page.
   await page.goto('/practice')

@@ -42,6 +42,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['publish', `${DEMO}/publish?set=trek-a`, 'Publish'],
   ['past radios', '/past', 'Past radios'],
   ['my bench', '/bench', 'My bench'],
+  ['practice', '/practice', 'Practice'],
   ['tools', '/tools', 'Tools'],
 ]
 
