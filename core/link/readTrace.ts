@@ -62,9 +62,3 @@ export async function readTrace(
     },
   }
 }
-
-/** A sweep as the file anybody can read. */
-export function traceCsv({ frequenciesHz, levelsDbm }: ReadTrace): string {
-  const rows = Array.from(frequenciesHz, (hz, i) => `${Math.round(hz)},${levelsDbm[i]!.toFixed(2)}`)
-  return `frequency Hz,level dBm\n${rows.join('\n')}\n`
-}

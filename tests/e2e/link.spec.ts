@@ -42,6 +42,14 @@ test('a power and harmonics run by L only, from the virtual bench', async ({ pag
   await expect(page.getByTestId('link')).toContainText('Read it (L)')
   await page.keyboard.press('l')
   await expect(page.getByTestId('link')).toContainText('Everything this step wants is read')
+
+  // A whole sweep too: looked at like a file, its peaks taken, drawn.
+  await page.getByRole('button', { name: 'Read a sweep' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText(/\d+ points read from Pocket analyser/)
+  await dialog.getByRole('button', { name: /Fill the table with/ }).click()
+  await expect(page.getByTestId('notice')).toContainText(/peaks from “sweep of Pocket analyser/)
+  await expect(page.getByText(/Trace “sweep of Pocket analyser.*\d+ points/)).toBeVisible()
 })
 
 test('a SINAD curve and a squelch by L only: the coach sets the generator, and it is off at the end', async ({

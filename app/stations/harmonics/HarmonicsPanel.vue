@@ -3,6 +3,7 @@ import { runKey } from '#core/plan'
 import { harmonicsAt, type Moment, MOMENT_TITLES, MOMENT_WORDS, MOMENTS } from '#core/station'
 import { chainIdOf, type Kept, type Slot, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
+import type { TraceFileRead } from '~/workers/trace.worker'
 import HarmonicsTable from './HarmonicsTable.vue'
 import SpectrumPlot from './SpectrumPlot.vue'
 import TraceTaking from './TraceTaking.vue'
@@ -22,7 +23,11 @@ const { placeTo } = useReviewRoute()
 const { step, steps, stepIndex, result, checks, unsafe, instrument, station } = run
 const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
 const lastKept = ref<string | null>(null)
-const taking = useTemplateRef<{ pick: () => void; take: (files: File[]) => void }>('taking')
+const taking = useTemplateRef<{
+  pick: () => void
+  take: (files: File[]) => void
+  takeRead: (read: TraceFileRead, name: string) => void
+}>('taking')
 const record = useTemplateRef<{ focusNote: () => void }>('record')
 const dragging = ref(false)
 const moment = ref<Moment>('settled')
@@ -86,6 +91,10 @@ function inputOf(slotId: string): HTMLInputElement | null {
 function focusNextOpen(): void {
   const open = reachable.value.find(({ id }) => !kept(id)) ?? reachable.value[0]
   if (open) inputOf(open.id)?.focus()
+}
+
+function takeSweep(read: TraceFileRead, name: string): void {
+  taking.value?.takeRead(read, name)
 }
 
 function dropped(event: DragEvent): void {
@@ -178,7 +187,7 @@ useStationKeys(run, {
       </section>
       <div class="row">
         <TraceTaking ref="taking" :run="run" :step="step" />
-        <TraceByLink v-if="isLinked" :run="run" :step="step" @file="taking?.take([$event])" />
+        <TraceByLink v-if="isLinked" :run="run" :step="step" @sweep="takeSweep" />
         <LazyLinkRead :run="run" />
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine takes-files />

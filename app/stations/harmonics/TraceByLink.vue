@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { readTrace, traceCsv } from '#core/link'
+import { readTrace } from '#core/link'
 import { INSTRUMENT_ROLE, type Step } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
 import { benchDesk } from '~/link/benchDesk'
 import { useLinks } from '~/link/links'
 import type { StationRun } from '~/composables/useStationRun'
+import type { TraceFileRead } from '~/workers/trace.worker'
 
-/** Reads a whole sweep from an analyser that answers, up to the tenth harmonic; it comes in as a file would. */
+/** Reads a whole sweep from an analyser that answers, up to the tenth harmonic; it is then looked at as a file is. */
 const { run, step } = defineProps<{ run: StationRun; step: Step }>()
-const emit = defineEmits<{ file: [file: File] }>()
+const emit = defineEmits<{ sweep: [read: TraceFileRead, name: string] }>()
 const store = useReviewStore()
 const ui = useUiStore()
 const own = useOwnBenchStore()
@@ -24,15 +25,15 @@ async function read(): Promise<void> {
   if (run.unsafe.value) return ui.sayProblem('A bench check is open: nothing is keyed before it is seen to.')
   isBusy.value = true
   try {
-    const file = await sweep()
-    if (file) emit('file', file)
+    const read = await sweep()
+    if (read) emit('sweep', read.sweep, read.name)
   } catch (error) {
     ui.sayProblem(error)
   }
   isBusy.value = false
 }
 
-async function sweep(): Promise<File | null> {
+async function sweep(): Promise<{ sweep: TraceFileRead; name: string } | null> {
   const desk = benchDesk({
     ...{ step: () => step, context: () => store.context!, links: links.value },
     ...{ books: own.bench.phrasebooks, seed: virtualSeed.value, practice: practice.value },
@@ -53,7 +54,23 @@ async function sweep(): Promise<File | null> {
   )
   void desk.leave()
   if (result.is === 'failed') return told(`${name}: ${result.why}. Nothing was brought in.`)
-  return new File([traceCsv(result.trace)], `sweep of ${name}.csv`, { type: 'text/csv' })
+  const { frequenciesHz, levelsDbm } = result.trace
+  const points = levelsDbm.length
+  return {
+    name: `sweep of ${name}`,
+    sweep: {
+      ...{ frequenciesHz, levelsDbm, detection: null, levelColumns: [], levelColumn: 0 },
+      resolutionBandwidthHz: instrument.resolutionBandwidthHz,
+      understood: [`${points} points read from ${name}.`],
+      sha256: await sha256Of(levelsDbm),
+    },
+  }
+}
+
+/** A hash of the levels, as a file would have one. */
+async function sha256Of(levels: Float64Array): Promise<string> {
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', new Float64Array(levels)))
+  return [...digest].map(byte => byte.toString(16).padStart(2, '0')).join('')
 }
 
 function told(words: string): null {

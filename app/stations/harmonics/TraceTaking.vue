@@ -81,7 +81,7 @@ async function keep(chosen: Chosen): Promise<void> {
   files.drop()
 }
 
-defineExpose({ pick, take })
+defineExpose({ pick, take, takeRead: files.takeRead })
 </script>
 
 <template>

@@ -34,9 +34,16 @@ export function useTraceFiles() {
   /** The same file with another column of levels. */
   const useColumn = (levelColumn: number) => bringIn(last, levelColumn)
 
+  /** A sweep that was read from an instrument: nothing of it has to be understood. */
+  function takeRead(read: TraceFileRead, name: string): void {
+    last = null
+    file.value = read
+    fileName.value = name
+  }
+
   function drop(): void {
     file.value = null
   }
 
-  return { file, fileName, busy, bringIn, useColumn, drop }
+  return { file, fileName, busy, bringIn, takeRead, useColumn, drop }
 }
