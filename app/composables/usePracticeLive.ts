@@ -47,11 +47,7 @@ export function usePracticeLive(
 ) {
   const keyedSince = ref<number | null>(null)
   const screen = shallowRef<Screen>({ is: 'dark', why: 'Nothing comes in.' })
-  const generatorDbm = ref(-120)
-  const generatorIsOn = ref(false)
-  const offsetHz = ref(0)
-  /** The second generator, on a neighbour channel, where there is one. */
-  const second = reactive({ dbm: -60, isOn: false, side: 1 })
+  const { knobs } = session
   const broken = ref<readonly string[]>([])
   const radioV = ref(0)
 
@@ -142,10 +138,10 @@ export function usePracticeLive(
 
   function receivingScreen(): Screen {
     setGenerator(WANTED_ROLE, {
-      ...{ hz: carrierHz.value + offsetHz.value, dbm: generatorDbm.value, isOn: generatorIsOn.value },
+      ...{ hz: carrierHz.value + knobs.offsetHz, dbm: knobs.generatorDbm, isOn: knobs.generatorIsOn },
     })
-    const beside = carrierHz.value + second.side * SPACING_HZ
-    setGenerator(INTERFERER_ROLE, { hz: beside, dbm: second.dbm, isOn: second.isOn })
+    const { side, dbm, isOn } = knobs.second
+    setGenerator(INTERFERER_ROLE, { hz: carrierHz.value + side * SPACING_HZ, dbm, isOn })
     const audio = stand.value.instrument('audio', 'audio-analyser')
     const [db = 0] = asked(audio, ['MEASure:SINad?'])
     const [volts = 0] = asked(audio, ['MEASure:VOLTage:AC?'])
@@ -178,5 +174,5 @@ export function usePracticeLive(
     sweptAt = 0
   })
 
-  return { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, second, broken, radioV, carrierHz }
+  return { screen, keyedSince, key, broken, radioV, carrierHz }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ReviewDigest } from '#core/past'
+import { practiceIds } from '~/storage/practiceIds'
 
 /** Every radio of every review on the shelf, and of files brought in to compare, by any figure. */
 const shelf = useShelfStore()
@@ -9,16 +10,22 @@ useKeys({ t: () => ui.toggleTheme(), 'g s': () => void router.push('/') })
 onMounted(() => (document.title = 'Past radios · Rigorous Meter'))
 void shelf.refresh()
 
+/** Evenings of practice are left out: their radios do not exist. */
+const practised = shallowRef<ReadonlySet<string> | null>(null)
+void practiceIds()
+  .catch(() => new Set<string>())
+  .then(ids => (practised.value = ids))
+const heads = computed(() => shelf.heads.filter(({ id }) => practised.value && !practised.value.has(id)))
 const { digests, left, isLarge, ask } = useDigests(() => shelf.heads)
 /** Reviews that came from files, and stand on no shelf. */
 const brought = shallowRef<{ digest: ReviewDigest; name: string }[]>([])
 const all = computed(() => [
-  ...shelf.heads.flatMap(({ id }) => digests.value.get(id) ?? []),
+  ...heads.value.flatMap(({ id }) => digests.value.get(id) ?? []),
   ...brought.value.map(({ digest }) => digest),
 ])
 const radios = computed(() => all.value.flatMap(one => one.radios))
 const controls = computed(() => all.value.flatMap(one => one.controls))
-const large = computed(() => shelf.heads.filter(isLarge))
+const large = computed(() => heads.value.filter(isLarge))
 const isReading = ref(false)
 
 async function bringIn(files: File[]): Promise<void> {

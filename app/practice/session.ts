@@ -12,12 +12,26 @@ import { type VirtualBench, virtualBench } from '#core/virtual'
 import type { PracticeStand } from '~/link/benchDesk'
 import { type PracticeKept, savePractice } from '~/storage/practiceStore'
 
+/** What stands set on the bench while the page is left and come back to. */
+export interface PracticeKnobs {
+  /** What is plugged into the radio; empty: the first way there is. */
+  chainId: string
+  /** The generator’s level as typed, and as it stands, dBm. */
+  levelText: string
+  generatorDbm: number
+  generatorIsOn: boolean
+  offsetHz: number
+  /** The second generator, on a neighbour channel. */
+  second: { dbm: number; isOn: boolean; side: number }
+}
+
 /** An evening that is going on: its bench, what hands do on it, what is kept of it. */
 export interface PracticeSession extends PracticeStand {
   evening: Evening
   world: PracticeWorld
   bench: VirtualBench
   kept: Ref<PracticeKept>
+  knobs: PracticeKnobs
   turn: (what: HandTurn) => void
   keep: (change: Partial<PracticeKept>) => void
 }
@@ -30,13 +44,18 @@ export function practiceSession(from: PracticeKept): PracticeSession {
   const hands = (): Hands => kept.value.hands
   const bench = virtualBench(world.seed, practiceTruth(world, hands))
 
+  const knobs = reactive<PracticeKnobs>({
+    ...{ chainId: '', levelText: '-120 dBm', generatorDbm: -120, generatorIsOn: false, offsetHz: 0 },
+    second: { dbm: -60, isOn: false, side: 1 },
+  })
+
   function keep(change: Partial<PracticeKept>): void {
     kept.value = { ...kept.value, ...change }
     void savePractice(kept.value)
   }
 
   return {
-    ...{ evening, world, bench, kept, keep },
+    ...{ evening, world, bench, kept, knobs, keep },
     turn: what => keep({ hands: turned(hands(), what, new Date().toISOString()) }),
     stand: bench.stand,
   }

@@ -1,6 +1,6 @@
 import Joi from 'joi'
-import localforage from 'localforage'
 import { type EveningResult, eveningResultSchema, type Hands } from '#core/practice'
+import { practiceKept as store } from './practiceIds'
 
 /** What is kept of an evening in this browser, beside its review. */
 export interface PracticeKept {
@@ -13,8 +13,6 @@ export interface PracticeKept {
   /** Once the envelope was opened. */
   result: EveningResult | null
 }
-
-const store = localforage.createInstance({ name: 'rigorous-meter-practice', driver: localforage.INDEXEDDB })
 
 const names = Joi.string().max(200)
 const schema = Joi.object<PracticeKept>({

@@ -13,16 +13,19 @@ const ways = computed(() =>
     return chain.joins === null && kind !== 'audio-meter'
   }),
 )
-const chosen = ref('')
+const { knobs } = session
 const chainId = computed(() =>
-  ways.value.some(({ id }) => id === chosen.value) ? chosen.value : (ways.value[0]?.id ?? ''),
+  ways.value.some(({ id }) => id === knobs.chainId) ? knobs.chainId : (ways.value[0]?.id ?? ''),
 )
 const chain = computed(() => review.chains.find(({ id }) => id === chainId.value) ?? null)
 const instrument = computed(
   () => review.instruments.find(({ id }) => id === chain.value?.instrumentId) ?? null,
 )
-const { screen, keyedSince, key, generatorDbm, generatorIsOn, offsetHz, second, broken, radioV, carrierHz } =
-  usePracticeLive(session, { review: () => review, setId: () => set.id, chainId: () => chainId.value })
+const { screen, keyedSince, key, broken, radioV, carrierHz } = usePracticeLive(session, {
+  review: () => review,
+  setId: () => set.id,
+  chainId: () => chainId.value,
+})
 
 /** What stands on the bench besides what is plugged into the radio. */
 const beside = computed(() =>
@@ -48,18 +51,17 @@ function clearOffset(): void {
 const VOLTAGES: ReadonlySet<string> = new Set(['V', 'mV', 'µV', 'nV', 'dBµV'])
 /** emf is twice what reaches a load, dB. */
 const EMF_DB = 6.0206
-const level = ref('-120 dBm')
 const levelProblem = ref('')
 /** What a bare number on its knob is, and what a voltage is on its card. */
 function setLevel(): void {
   const own = instrument.value
   if (own?.kind !== 'signal-generator') return
-  const read = parseLevel(level.value, { bareUnit: own.setIn })
+  const read = parseLevel(knobs.levelText, { bareUnit: own.setIn })
   levelProblem.value = read.ok ? '' : read.message
   if (!read.ok) return
   const isEmf = own.voltageIs === 'emf' && VOLTAGES.has(read.unit)
   const levelDbm = read.levelDbm - (isEmf ? EMF_DB : 0)
-  generatorDbm.value = Math.min(own.highestDbm, Math.max(own.lowestDbm, levelDbm))
+  knobs.generatorDbm = Math.min(own.highestDbm, Math.max(own.lowestDbm, levelDbm))
 }
 
 useKeys({
@@ -86,7 +88,7 @@ useKeys({
         :variant="way.id === chainId ? 'flat' : 'outlined'"
         :color="way.id === chainId ? 'primary' : undefined"
         :aria-pressed="way.id === chainId"
-        @click="chosen = way.id"
+        @click="knobs.chainId = way.id"
         >{{ way.name }}</VBtn
       >
     </div>
@@ -130,19 +132,19 @@ useKeys({
         </div>
         <form v-if="isGenerator" class="knobs" @submit.prevent="setLevel">
           <VTextField
-            v-model="level"
+            v-model="knobs.levelText"
             label="Level"
             :error-messages="levelProblem"
             :maxlength="40"
             @blur="setLevel"
           />
-          <VTextField v-model.number="offsetHz" label="Beside the channel, Hz" type="number" />
-          <VSwitch v-model="generatorIsOn" label="Output" :inset="false" />
+          <VTextField v-model.number="knobs.offsetHz" label="Beside the channel, Hz" type="number" />
+          <VSwitch v-model="knobs.generatorIsOn" label="Output" :inset="false" />
         </form>
         <div v-if="hasSecond" class="knobs">
-          <VTextField v-model.number="second.dbm" label="Second generator, dBm" type="number" />
-          <VSelect v-model="second.side" :items="SIDES" label="On the" />
-          <VSwitch v-model="second.isOn" label="Output" :inset="false" />
+          <VTextField v-model.number="knobs.second.dbm" label="Second generator, dBm" type="number" />
+          <VSelect v-model="knobs.second.side" :items="SIDES" label="On the" />
+          <VSwitch v-model="knobs.second.isOn" label="Output" :inset="false" />
         </div>
       </section>
     </div>

@@ -13,6 +13,11 @@ const { session, set, carrierHz, volts, isKeyed } = defineProps<{
   isKeyed: boolean
 }>()
 const emit = defineEmits<{ key: [] }>()
+const bar = computed(() => {
+  const claim = Object.values(set.bands[0]?.claims ?? {})[0]
+  const claimedW = claim?.kind === 'watts' ? claim.powerW : 0
+  return isKeyed ? session.bench.radio(set.id).barOfTen({ carrierHz, claimedW }) : 0
+})
 const hands = computed(() => session.kept.value.hands)
 const SWITCHES: readonly { id: HandSwitch; title: string }[] = [
   { id: 'toneSquelch', title: 'Tone squelch' },
@@ -32,6 +37,9 @@ const charge = () => session.turn({ turn: 'battery', to: 'full' })
     <h3>{{ set.make }} {{ set.model }}, sample {{ set.sample }}</h3>
     <p class="small quiet">claims 5 W on 2 m</p>
     <p class="figure dial">{{ printMhzFigure(carrierHz) }}</p>
+    <p class="bar" role="img" :aria-label="`Power display: ${bar} of ten segments`">
+      <span v-for="n in 10" :key="n" :class="{ lit: n <= bar }" />
+    </p>
     <VSwitch
       v-for="one in SWITCHES"
       :key="one.id"
@@ -60,6 +68,18 @@ const charge = () => session.turn({ turn: 'battery', to: 'full' })
 </template>
 
 <style scoped>
+.bar {
+  display: grid;
+  grid-template-columns: repeat(10, 1fr);
+  gap: 2px;
+}
+.bar span {
+  height: 8px;
+  background: rgb(var(--v-theme-track));
+}
+.bar .lit {
+  background: var(--spruce);
+}
 .dial {
   font-size: 22px;
   font-weight: 700;

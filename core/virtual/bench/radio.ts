@@ -27,6 +27,10 @@ export interface VirtualRadio {
   harmonicDbm: (keyed: Keyed, n: number) => number
   /** Where its carrier really stands, Hz. */
   carrierHz: (keyed: Keyed) => number
+  /** What it sends that is neither carrier nor harmonic, dBm into 50 Ω. */
+  spurs: (keyed: Keyed) => readonly { frequencyHz: number; levelDbm: number }[]
+  /** Segments of its power display that light up, of ten; a painted one knows no power. */
+  barOfTen: (keyed: Keyed) => number
   hearing: VirtualHearing
   currents: VirtualCurrents
   /** Volts of its supply or battery. */
@@ -37,6 +41,10 @@ export interface VirtualRadio {
 
 /** One radio in so many has a filter left out. */
 const DIRTY_ONE_IN = 4
+/** One radio in so many has a spur, at a step of its reference beside the carrier; one in so many a painted bar. */
+const SPUR_ONE_IN = 3
+const SPUR_STEPS_HZ = 13e6
+const PAINTED_ONE_IN = 4
 /** Harmonics whose levels are known. */
 const HARMONICS = 12
 
@@ -55,15 +63,30 @@ export function virtualRadio(seed: number): VirtualRadio {
   const supplyV = 7.4
   const resonance = 0.99 + 0.02 * random()
   const bestVswr = 1.1 + 0.5 * random()
+  const hearing = virtualHearing(random)
+  const currents = { standbyA: 0.05 + 0.04 * random(), receivingA: 0.15 + 0.1 * random() }
+  const spur = {
+    isThere: random() < 1 / SPUR_ONE_IN,
+    dbc: -62 - 14 * random(),
+    besideHz: SPUR_STEPS_HZ * (1 + Math.floor(4 * random())),
+  }
+  const isPainted = random() < 1 / PAINTED_ONE_IN
   return {
     carrierDbm,
     harmonicDbm: (keyed, n) => carrierDbm(keyed) + (n === 1 ? 0 : dbc[Math.min(n - 2, dbc.length - 1)]!),
     carrierHz: ({ carrierHz, forS = 0 }) =>
       carrierHz * (1 + 1e-6 * warmth.ppm * (1 + 0.3 * Math.exp(-forS / warmth.tauS))),
-    hearing: virtualHearing(random),
+    spurs: keyed =>
+      spur.isThere
+        ? [{ frequencyHz: keyed.carrierHz + spur.besideHz, levelDbm: carrierDbm(keyed) + spur.dbc }]
+        : [],
+    barOfTen: keyed => {
+      const share = wattsFromDbm(carrierDbm(keyed)) / keyed.claimedW
+      return isPainted ? 10 : Math.max(1, Math.min(10, Math.round(10 * share)))
+    },
+    hearing,
     currents: {
-      standbyA: 0.05 + 0.04 * random(),
-      receivingA: 0.15 + 0.1 * random(),
+      ...currents,
       keyedA: keyed => wattsFromDbm(carrierDbm(keyed)) / efficiency / supplyV,
     },
     supplyV,

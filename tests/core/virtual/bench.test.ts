@@ -133,6 +133,35 @@ describe('a radio that is kept keyed', () => {
   })
 })
 
+describe('what else a radio does', () => {
+  const radios = Array.from({ length: 60 }, (_unused, i) => virtualBench(i).radio('a'))
+
+  it('has a spur in some radios, far from every harmonic and below the carrier', () => {
+    const spurs = radios.flatMap(radio => radio.spurs(keyed).map(spur => ({ radio, spur })))
+    expect(spurs.length).toBeGreaterThan(8)
+    expect(spurs.length).toBeLessThan(35)
+    for (const { radio, spur } of spurs) {
+      expect(
+        Math.abs(spur.frequencyHz / keyed.carrierHz - Math.round(spur.frequencyHz / keyed.carrierHz)),
+      ).toBeGreaterThan(0.05)
+      expect(spur.levelDbm).toBeLessThan(radio.carrierDbm(keyed) - 60)
+    }
+  })
+
+  it('lights its bar by its power, unless the bar is painted: that one knows no power', () => {
+    const low = { ...keyed, forS: 0 }
+    const weak = (radio: (typeof radios)[number]) => radio.carrierDbm(low) < 36
+    const honest = radios.filter(radio => radio.barOfTen(low) < 10)
+    expect(honest.length).toBeGreaterThan(20)
+    for (const radio of honest) {
+      const share = 10 ** ((radio.carrierDbm(low) - 36.9897) / 10)
+      expect(Math.abs(radio.barOfTen(low) - 10 * share)).toBeLessThanOrEqual(0.5)
+    }
+    // Full although a fifth of the power is missing.
+    expect(radios.some(radio => weak(radio) && radio.barOfTen(low) === 10)).toBe(true)
+  })
+})
+
 describe('an analyser of the virtual bench', () => {
   const analyser = {
     ...newSpectrumAnalyser('an'),

@@ -46,7 +46,8 @@ export function analyser(place: InstrumentPlace): ScpiInstrument {
     const does = place.does()
     const radio = does.is === 'keyed' ? carrierAndHarmonics(place, plug, does.keyed) : []
     if (radio[0]) bear(place, plug.instrument, radio[0].levelDbm)
-    return [...radio, ...place.truth.ambient()]
+    const spurs = does.is === 'keyed' ? spursOf(place, plug, does.keyed) : []
+    return [...radio, ...spurs, ...place.truth.ambient()]
   }
 
   const truthOf = (own: SpectrumAnalyser) => drawAnalyser(own, seededRandom(seedOf(`${place.seed}:truth`)))
@@ -112,6 +113,16 @@ function carrierAndHarmonics(place: InstrumentPlace, plug: AnalyserPlug, keyed: 
     const ownDbm = ownHarmonicDbm(i + 1, carrier!.levelDbm, plug.instrument.overloadDbm)
     return ownDbm === null ? line : { ...line, levelDbm: powerSum(line.levelDbm, ownDbm) }
   })
+}
+
+function spursOf(place: InstrumentPlace, plug: AnalyserPlug, keyed: Keyed): InputLine[] {
+  return place
+    .radio()
+    .spurs(keyed)
+    .map(({ frequencyHz, levelDbm }) => ({
+      frequencyHz,
+      levelDbm: arrivingDbm(place, plug, { levelDbm, frequencyHz }),
+    }))
 }
 
 /**
