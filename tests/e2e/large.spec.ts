@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, type Locator, type Page, test } from '@playwright/test'
 import { buildSync } from 'esbuild'
 import { visit } from './support'
 
@@ -13,6 +13,14 @@ function bigFile(folder: string): string {
   buildSync({ entryPoints: [entry], bundle: true, platform: 'node', format: 'cjs', outfile: program })
   execFileSync(process.execPath, [program, file])
   return file
+}
+
+/** To the end of the page, again where it has grown meanwhile: what lies far off is only drawn once it is near. */
+async function scrollTo(page: Page, what: Locator): Promise<void> {
+  await expect(async () => {
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+    await expect(what).toBeVisible({ timeout: 2000 })
+  }).toPass({ timeout: 75_000 })
 }
 
 test('a review of 200 radios and 12 000 readings comes in and can be worked with, view by view', async ({
@@ -28,8 +36,7 @@ test('a review of 200 radios and 12 000 readings comes in and can be worked with
   expect(await page.locator('tr.step-row').count()).toBeLessThan(120)
   await expect(page.getByRole('table').last()).toHaveAttribute('aria-rowcount', '6001')
   await expect(page.getByLabel('What is left')).toContainText('in 3800 steps')
-  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
-  await expect(page.locator('tr.step-row td').filter({ hasText: /^6000$/ })).toBeVisible()
+  await scrollTo(page, page.locator('tr.step-row td').filter({ hasText: /^6000$/ }))
 
   await visit(page, '/review/big/findings')
   await expect(page.getByTestId('findings-pages')).toContainText('Radios 1 to 6 of 200')
@@ -40,8 +47,7 @@ test('a review of 200 radios and 12 000 readings comes in and can be worked with
   await visit(page, '/review/big/report')
   await expect(page.getByRole('heading', { name: 'What we can say' })).toBeVisible()
   expect(await page.locator('article.paper table').count()).toBeLessThan(60)
-  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
-  await expect(page.getByRole('heading', { name: 'How this was made' })).toBeVisible()
+  await scrollTo(page, page.getByRole('heading', { name: 'How this was made' }))
 
   // Printed past its own button it would be a part, and says so.
   await page.emulateMedia({ media: 'print' })
