@@ -1,4 +1,5 @@
 import { type AllowedInstrument, allowedInstruments } from './allowList'
+import { LINK_LIMITS } from './limits'
 import { LinkService } from './linkService'
 import { VirtualPorts } from './virtualPorts'
 
@@ -27,13 +28,7 @@ export interface LinkSettings {
 export async function startLink(settings: LinkSettings): Promise<RunningLink> {
   const bench = settings.RIGOROUS_METER_BENCH ?? ''
   const virtual = bench === 'off' ? null : new VirtualPorts()
-  let own: AllowedInstrument[] = []
-  let complaint: string | null = null
-  try {
-    own = allowedInstruments(settings.RIGOROUS_METER_INSTRUMENTS ?? '')
-  } catch (error) {
-    complaint = error instanceof Error ? error.message : 'RIGOROUS_METER_INSTRUMENTS cannot be read.'
-  }
+  const { own, complaint } = ownInstruments(settings.RIGOROUS_METER_INSTRUMENTS ?? '')
   const ports = virtual ? await virtual.open(Number(bench) || 0) : []
   const hosts = (settings.RIGOROUS_METER_HOSTS ?? '').split(',').map(host => host.trim().toLowerCase())
   return {
@@ -42,6 +37,22 @@ export async function startLink(settings: LinkSettings): Promise<RunningLink> {
     hosts: new Set(hosts.filter(host => host !== '')),
     complaint,
   }
+}
+
+/** Entry by entry: one that cannot be read costs only itself, and is told of. */
+function ownInstruments(text: string): { own: AllowedInstrument[]; complaint: string | null } {
+  const complaints: string[] = []
+  const own = text.split(',').flatMap((entry, i) => {
+    try {
+      return allowedInstruments(entry).map(one => ({ ...one, id: `own-${i + 1}` }))
+    } catch (error) {
+      complaints.push(error instanceof Error ? error.message : String(error))
+      return []
+    }
+  })
+  if (own.length > LINK_LIMITS.instruments)
+    complaints.push(`More than ${LINK_LIMITS.instruments} instruments are named: the first of them stand.`)
+  return { own: own.slice(0, LINK_LIMITS.instruments), complaint: complaints.join(' ') || null }
 }
 
 let running: Promise<RunningLink> | null = null

@@ -10,6 +10,7 @@ import {
 import { LinkError } from '../../server/link/linkError'
 import { type LinkRequest, LinkService } from '../../server/link/linkService'
 import { LINK_LIMITS } from '../../server/link/limits'
+import { startLink } from '../../server/link/running'
 import { isFromOwnPage } from '../../server/link/sameOrigin'
 import { Tokens } from '../../server/link/tokens'
 import { Turns } from '../../server/link/turns'
@@ -118,6 +119,36 @@ describe('where the link goes', () => {
     ])
       expect(() => allowedInstruments(bad)).toThrow(LinkError)
     expect(allowedInstruments('')).toEqual([])
+  })
+})
+
+describe('the settings of who runs the server', () => {
+  it('an entry that cannot be read costs only itself, and is told of', async () => {
+    const link = await startLink({
+      RIGOROUS_METER_INSTRUMENTS:
+        'Nonsense, Mine|counter|10.0.0.1:5025, Scope|spectrum-analyser|10.0.0.2:5025',
+      RIGOROUS_METER_HOSTS: 'Bench.lan, ',
+      RIGOROUS_METER_BENCH: 'off',
+    })
+    ends.push(() => link.service.close())
+    expect(link.service.list().map(({ title, port }) => [title, port])).toEqual([
+      ['Mine', null],
+      ['Scope', null],
+    ])
+    expect(link.complaint).toContain('“Nonsense” is no instrument')
+    expect([...link.hosts]).toEqual(['bench.lan'])
+    expect(link.virtual).toBeNull()
+  })
+
+  it('without any there is the virtual bench, and nothing else', async () => {
+    const link = await startLink({})
+    ends.push(async () => {
+      await link.service.close()
+      await link.virtual?.close()
+    })
+    expect(link.service.list().every(({ isVirtual }) => isVirtual)).toBe(true)
+    expect(link.service.list()).toHaveLength(VIRTUAL_PLACES.length)
+    expect(link.complaint).toBeNull()
   })
 })
 
