@@ -3,8 +3,6 @@ import { openInterlocks } from '#core/plan'
 import { nextRead } from '#core/station'
 import type { Kept } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
-import { benchDesk } from '~/link/benchDesk'
-import { useLinks } from '~/link/links'
 import type { StationRun } from './useStationRun'
 
 /** What a run without hands is doing. */
@@ -13,11 +11,7 @@ export type LinkState = 'idle' | 'reading' | 'paused'
 /** Reads what a step wants from instruments that answer, one figure after the other, until nothing is open. */
 export function useLinkRead(run: StationRun) {
   const store = useReviewStore()
-  const ui = useUiStore()
-  const { links, virtualSeed } = useLinks()
-  const own = useOwnBenchStore()
-  void own.load()
-  const practice = usePracticeBench()
+  const deskAt = useBenchDesk()
   const isOffered = useLinkOffer(run)
   const state = ref<LinkState>('idle')
   const told = ref('')
@@ -58,14 +52,10 @@ export function useLinkRead(run: StationRun) {
     const here = run.step.value!
     state.value = 'reading'
     told.value = 'Reading …'
-    const desk = benchDesk({
-      step: () => run.step.value ?? here,
-      context: () => store.context!,
-      ...{ links: links.value, books: own.bench.phrasebooks, seed: virtualSeed.value },
-      keyedSince: () => (ui.keyedNow?.setId === here.set.id ? ui.keyedNow.since : null),
-      goesOn: () => goesOn(mine),
-      practice: practice.value,
-    })
+    const desk = deskAt(
+      () => run.step.value ?? here,
+      () => goesOn(mine),
+    )
     const end = await runWithoutHands({
       desk,
       step: () => (run.step.value?.id === here.id ? run.step.value : null),

@@ -2,8 +2,6 @@
 import { readTrace } from '#core/link'
 import { INSTRUMENT_ROLE, type Step } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
-import { benchDesk } from '~/link/benchDesk'
-import { useLinks } from '~/link/links'
 import type { StationRun } from '~/composables/useStationRun'
 import type { TraceFileRead } from '~/workers/trace.worker'
 
@@ -12,9 +10,7 @@ const { run, step } = defineProps<{ run: StationRun; step: Step }>()
 const emit = defineEmits<{ sweep: [read: TraceFileRead, name: string] }>()
 const store = useReviewStore()
 const ui = useUiStore()
-const own = useOwnBenchStore()
-const { links, virtualSeed } = useLinks()
-const practice = usePracticeBench()
+const deskAt = useBenchDesk()
 const isBusy = ref(false)
 /** A little beyond the tenth harmonic, as far as the analyser goes. */
 const REACH = 10.2
@@ -34,12 +30,7 @@ async function read(): Promise<void> {
 }
 
 async function sweep(): Promise<{ sweep: TraceFileRead; name: string } | null> {
-  const desk = benchDesk({
-    ...{ step: () => step, context: () => store.context!, links: links.value },
-    ...{ books: own.bench.phrasebooks, seed: virtualSeed.value, practice: practice.value },
-    keyedSince: () => (ui.keyedNow?.setId === step.set.id ? ui.keyedNow.since : null),
-    goesOn: async () => true,
-  })
+  const desk = deskAt(() => step)
   const refused = await desk.radio('keyed')
   if (refused !== null) return told(refused)
   const analyser = desk.at(INSTRUMENT_ROLE)
