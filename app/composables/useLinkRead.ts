@@ -1,15 +1,21 @@
 import { type RunEnd, runWithoutHands } from '#core/handsfree'
 import { openInterlocks } from '#core/plan'
-import { nextRead } from '#core/station'
-import type { Kept } from '#core/step'
+import type { Context } from '#core/context'
+import { nextRead, type ReadAction } from '#core/station'
+import type { Kept, Step } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
 import type { StationRun } from './useStationRun'
 
 /** What a run without hands is doing. */
 export type LinkState = 'idle' | 'reading' | 'paused'
 
+/** What is to be read next at a step. */
+export type NextAt = (run: StationRun, step: Step, context: Context) => ReadAction | null
+
+const nextOfStation: NextAt = ({ station }, step, context) => nextRead(station, step, context)
+
 /** Reads what a step wants from instruments that answer, one figure after the other, until nothing is open. */
-export function useLinkRead(run: StationRun) {
+export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
   const store = useReviewStore()
   const deskAt = useBenchDesk()
   const isOffered = useLinkOffer(run)
@@ -38,8 +44,7 @@ export function useLinkRead(run: StationRun) {
     if (store.readOnly) return 'This review is open elsewhere: nothing is read here.'
     if (run.unsafe.value) return 'A bench check is open: nothing is keyed before it is seen to.'
     if (openInterlocks(step, context).length > 0) return 'Something is to be ticked before anything is read.'
-    if (!nextRead(run.station, step, context))
-      return 'Everything this step wants is read. R takes a reading again.'
+    if (!nextAt(run, step, context)) return 'Everything this step wants is read. R takes a reading again.'
     return null
   }
 
@@ -59,8 +64,7 @@ export function useLinkRead(run: StationRun) {
     const end = await runWithoutHands({
       desk,
       step: () => (run.step.value?.id === here.id ? run.step.value : null),
-      next: () =>
-        store.context && run.step.value ? nextRead(run.station, run.step.value, store.context) : null,
+      next: () => (store.context && run.step.value ? nextAt(run, run.step.value, store.context) : null),
       keep: kept => keepRead(kept),
       progress: count => void (told.value = `${count} read. ${lastWords}`),
       said: plainWords,

@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import type { NextAt } from '~/composables/useLinkRead'
 import type { StationRun } from '~/composables/useStationRun'
 
 /** Reads what the step wants from instruments that answer (L), without hands; L again stops it. */
-const { run } = defineProps<{ run: StationRun }>()
-const { isOffered, state, told, readAll, pause } = useLinkRead(run)
+const { run, next } = defineProps<{
+  run: StationRun
+  /** What is to be read next, where the station alone does not know: at a moment that was chosen. */
+  next?: NextAt
+}>()
+const { isOffered, state, told, readAll, pause } = useLinkRead(run, next)
 
 function read(): void {
   if (isOffered.value) void readAll()

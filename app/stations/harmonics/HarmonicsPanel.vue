@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { runKey } from '#core/plan'
-import { harmonicsAt, type Moment, MOMENT_TITLES, MOMENT_WORDS, MOMENTS } from '#core/station'
+import {
+  harmonicsAt,
+  type Moment,
+  MOMENT_TITLES,
+  MOMENT_WORDS,
+  MOMENTS,
+  readsHarmonicsAt,
+} from '#core/station'
+import type { NextAt } from '~/composables/useLinkRead'
 import { chainIdOf, type Kept, type Slot, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 import type { TraceFileRead } from '~/workers/trace.worker'
@@ -33,6 +41,8 @@ const dragging = ref(false)
 const moment = ref<Moment>('settled')
 
 const isLinked = useLinkOffer(run)
+/** L reads at the moment that is chosen. */
+const nextAtMoment: NextAt = (_run, place, context) => readsHarmonicsAt(moment.value, place, context)
 const sayNature = useSignalNature()
 const { focus, limitLabel, carrierWords } = useLimitWords(run, focusSlotId)
 const { head: traceHead, drawn: drawnTrace } = useStepTrace(run, moment)
@@ -188,7 +198,7 @@ useStationKeys(run, {
       <div class="row">
         <TraceTaking ref="taking" :run="run" :step="step" />
         <TraceByLink v-if="isLinked" :run="run" :step="step" @sweep="takeSweep" />
-        <LazyLinkRead :run="run" />
+        <LazyLinkRead :run="run" :next="nextAtMoment" />
         <ChainChoice :run="run" :step="step" />
         <StationKeysLine takes-files />
       </div>

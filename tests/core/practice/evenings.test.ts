@@ -17,9 +17,8 @@ import {
   worldOf,
 } from '#core/practice'
 import type { Review } from '#core/review'
-import { nextRead, stationById } from '#core/station'
-import { parseLevel } from '#core/quantity'
-import { seenLevel, takeReading } from '#core/step'
+import { type Moment, nextRead, readsHarmonicsAt, stationById } from '#core/station'
+import { takeReading } from '#core/step'
 import { virtualBench } from '#core/virtual'
 import { AT } from '../../support/bench'
 
@@ -49,7 +48,7 @@ const REMEDIES: Readonly<Record<string, (review: Review, hands: Hands) => [Revie
   ],
   'second-sample': (review, hands) => [review, hands],
   'sweep-ends': (review, hands) => [withInstrument(review, PRACTICE_IDS.analyser, { toHz: 500e6 }), hands],
-  'ambient-carrier': (review, hands) => [withAmbient(review), hands],
+  'ambient-carrier': (review, hands) => [review, hands],
   'noisy-generator': (review, hands) => [
     withInstrument(review, PRACTICE_IDS.interferer, {
       phaseNoise: [{ offsetHz: 12_500, dbcPerHz: -86 }],
@@ -87,17 +86,6 @@ function withPadLoss(review: Review, lossDb: number): Review {
   }
 }
 
-/** The third harmonic looked at with the radio unkeyed. */
-function withAmbient(review: Review): Review {
-  const context = createContext(review)
-  const step = stationById('harmonics').plan(review.sets[0]!, context)[0]!
-  const read = parseLevel('-52 dBm', { bareUnit: 'dBm' })
-  if (!read.ok) throw new Error(read.message)
-  const kept = { slotId: 'x3:ambient', text: '-52', seen: seenLevel(read, { frequencyHz: 439.56e6 }) }
-  const reading = takeReading(step, kept, { id: 'ambient', at: LATER }, context)!
-  return { ...review, readings: [...review.readings, reading] }
-}
-
 /** Does a whole evening by L, on the samples that are named, after what was done about its mistakes. */
 async function evening(chosen: Evening, { cured, sets = 2 }: { cured: readonly string[]; sets?: number }) {
   const world = worldOf(chosen, { reviewId: 'r', at: AT })
@@ -106,7 +94,10 @@ async function evening(chosen: Evening, { cured, sets = 2 }: { cured: readonly s
   const truth = practiceTruth(world, () => hands)
   const bench = virtualBench(world.seed, truth)
   let count = 0
-  for (const stationId of STATIONS)
+  const moments: readonly Moment[] = cured.includes('ambient-carrier') ? ['ambient', 'settled'] : ['settled']
+  for (const { stationId, moment } of STATIONS.flatMap(id =>
+    (id === 'harmonics' ? moments : ['settled' as const]).map(at => ({ stationId: id, moment: at })),
+  ))
     for (const { id: setId } of review.sets.slice(0, sets)) {
       const station = stationById(stationId)
       const context = () => createContext(review)
@@ -122,7 +113,10 @@ async function evening(chosen: Evening, { cured, sets = 2 }: { cured: readonly s
       })
       await runWithoutHands({
         ...{ step, desk },
-        next: () => nextRead(station, step()!, context()),
+        next: () =>
+          moment === 'settled'
+            ? nextRead(station, step()!, context())
+            : readsHarmonicsAt(moment, step()!, context()),
         keep: kept => {
           const reading = takeReading(step()!, kept, { id: `k${++count}`, at: LATER }, context())
           if (!reading) return false

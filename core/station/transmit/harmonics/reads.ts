@@ -1,0 +1,21 @@
+import type { Context } from '../../../context'
+import { INSTRUMENT_ROLE, type Slot, type Step, stepReach } from '../../../step'
+import type { ReadAction } from '../../readAction'
+import { type Moment, slotAt } from './harmonicSlots'
+
+/** The next harmonic that is open at a moment; what is there anyway is looked at with the radio unkeyed. */
+export function readsHarmonicsAt(moment: Moment, step: Step, context: Context): ReadAction | null {
+  const standing = context.readingsOf(step)
+  const isOpen = (slot: Slot) =>
+    slot.kind.is === 'harmonic' && !standing.has(slot.id) && stepReach(step, slot, context).covered
+  const open = step.slots
+    .filter(({ kind }) => kind.moment === 'settled')
+    // The carrier is no harmonic anybody else could have put there.
+    .filter(({ kind }) => moment !== 'ambient' || kind.n !== 1)
+    .map(slot => slotAt(slot, moment))
+    .find(isOpen)
+  if (!open) return null
+  const { id: slotId, frequencyHz } = open
+  const radio = moment === 'ambient' ? 'squelched' : 'keyed'
+  return { is: 'level', slotId, radio, role: open.role ?? INSTRUMENT_ROLE, frequencyHz, atS: null }
+}
