@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { DECISION_RULES, type DecisionRule, decisionRuleWords } from '#core/decision'
-import type { ReviewDifference, Supposition } from '#core/findings'
+import type { ReviewDifference, Supposition, supposedReview } from '#core/findings'
 import { differenceWords } from '#core/publication'
 import { parsePlainNumber, printSigned } from '#core/quantity'
 import { rulebooks } from '#core/rules'
@@ -66,7 +66,13 @@ function missing(words: string): null {
   return null
 }
 
-const found = shallowRef<{ supposition: Supposition; differences: ReviewDifference[] } | null>(null)
+interface Found {
+  supposition: Supposition
+  differences: ReviewDifference[]
+  /** Fetched with the answer: taking it over must not wait for anything, or leaving the page would lose it. */
+  supposedReview: typeof supposedReview
+}
+const found = shallowRef<Found | null>(null)
 const isBusy = ref(false)
 let job: { cancel: () => void } | null = null
 let turn = 0
@@ -91,19 +97,17 @@ async function look(): Promise<void> {
   if (mine !== turn || !store.review) return
   const begun = (job = differencesIf(toRaw(store.review), supposition))
   try {
-    const differences = await begun.done
-    if (mine === turn) found.value = { supposition, differences }
+    const [differences, findings] = await Promise.all([begun.done, import('#core/findings')])
+    if (mine === turn) found.value = { supposition, differences, supposedReview: findings.supposedReview }
   } catch (error) {
     if (mine === turn) ui.sayProblem(error)
   }
   if (mine === turn) isBusy.value = false
 }
 
-async function takeOver(): Promise<void> {
-  const supposition = found.value?.supposition
-  if (!supposition || !store.review) return
-  const { supposedReview } = await import('#core/findings')
-  const next = supposedReview(store.review, supposition)
+function takeOver(): void {
+  if (!found.value || !store.review) return
+  const next = found.value.supposedReview(store.review, found.value.supposition)
   store.change('what was tried', draft => {
     draft.settings = next.settings
     draft.chains = next.chains
