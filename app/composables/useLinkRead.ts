@@ -1,13 +1,13 @@
 import { type RunEnd, runWithoutHands } from '#core/handsfree'
-import { openInterlocks } from '#core/plan'
 import type { Context } from '#core/context'
+import { openInterlocks, runKey } from '#core/plan'
 import { nextRead, type ReadAction } from '#core/station'
 import type { Kept, Step } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
 import type { StationRun } from './useStationRun'
 
 /** What a run without hands is doing. */
-export type LinkState = 'idle' | 'reading' | 'paused'
+export type LinkState = 'idle' | 'reading' | 'paused' | 'stopping'
 
 /** What is to be read next at a step. */
 export type NextAt = (run: StationRun, step: Step, context: Context) => ReadAction | null
@@ -21,21 +21,21 @@ export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
   const isOffered = useLinkOffer(run)
   const state = ref<LinkState>('idle')
   const told = ref('')
-  let turn = 0
 
+  /** What is under way ends first, its generators off: another run beside it would be read through that. */
   function stop(): void {
-    turn += 1
-    state.value = 'idle'
+    if (state.value !== 'idle') state.value = 'stopping'
   }
 
   function pause(): void {
-    if (state.value !== 'idle') state.value = state.value === 'paused' ? 'reading' : 'paused'
+    if (state.value === 'paused') state.value = 'reading'
+    else if (state.value === 'reading') state.value = 'paused'
   }
 
-  /** Waits while somebody pauses; false once this run was stopped. */
-  async function goesOn(mine: number): Promise<boolean> {
-    while (mine === turn && state.value === 'paused') await new Promise(resolve => setTimeout(resolve, 50))
-    return mine === turn
+  /** Waits while somebody pauses; false once it was stopped. */
+  async function goesOn(): Promise<boolean> {
+    while (state.value === 'paused') await new Promise(resolve => setTimeout(resolve, 50))
+    return state.value === 'reading'
   }
 
   function whyNot(): string | null {
@@ -53,25 +53,22 @@ export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
     if (state.value !== 'idle') return stop()
     const refused = whyNot()
     if (refused !== null) return void (told.value = refused)
-    const mine = ++turn
     const here = run.step.value!
+    const isHere = () => run.step.value !== null && runKey(run.step.value) === runKey(here)
     state.value = 'reading'
     told.value = 'Reading …'
-    const desk = deskAt(
-      () => run.step.value ?? here,
-      () => goesOn(mine),
-    )
+    const desk = deskAt(() => here, goesOn)
     const end = await runWithoutHands({
       desk,
-      step: () => (run.step.value?.id === here.id ? run.step.value : null),
-      next: () => (store.context && run.step.value ? nextAt(run, run.step.value, store.context) : null),
-      keep: kept => keepRead(kept),
+      step: () => (isHere() ? run.step.value : null),
+      next: () => (store.context && isHere() ? nextAt(run, run.step.value!, store.context) : null),
+      keep: kept => isHere() && keepRead(kept),
       progress: count => void (told.value = `${count} read. ${lastWords}`),
       said: plainWords,
     })
     void desk.leave()
     told.value = endWords(end)
-    if (mine === turn) state.value = 'idle'
+    state.value = 'idle'
   }
 
   let lastWords = ''
@@ -94,7 +91,7 @@ export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
     }
   }
 
-  watch(() => run.step.value?.id, stop)
+  watch(() => run.step.value && runKey(run.step.value), stop)
   onScopeDispose(stop)
   return { isOffered, state: readonly(state), told: readonly(told), readAll, pause }
 }

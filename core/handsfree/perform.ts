@@ -9,6 +9,10 @@ import { lastAbove, turnUntil } from './search'
 /** Two readings in a row this close have settled, dB; so many are taken at most. */
 const SETTLED_DB = 0.3
 const MOST_READINGS = 6
+/** After a generator is set a receiver and its meter come to rest, ms. */
+const SETTLE_MS = 300
+/** A squelch is given so long at each level, ms (receivers.md, section 4). */
+const SQUELCH_MS = 2000
 /** SINAD is the mean of so many. */
 const SINADS = 4
 /** Volts at the speaker above which something is heard. */
@@ -88,6 +92,7 @@ async function performSinad({ slotId, role, set }: Of<'sinad'>, desk: Desk): Pro
 
 /** SINAD as it stands: the mean of a few, and what that mean scatters. */
 async function sinadNow(audio: AnsweringInstrument, desk: Desk) {
+  await audio.line.wait(SETTLE_MS)
   const values: number[] = []
   const raw: string[] = []
   for (let i = 0; i < SINADS; i++) {
@@ -135,6 +140,7 @@ async function performEdge({ slotId, role, edge, turn, from }: Of<'edge'>, desk:
   const isHeardAt = async (levelDbm: number): Promise<boolean> => {
     await whileGoing(desk)
     await tell(generator, 'set-level', { levelDbm })
+    await audio.line.wait(SQUELCH_MS)
     const heard = await ask(audio, 'read-volts')
     raw = heard.raw
     return heard.values[0]! > HEARD_V

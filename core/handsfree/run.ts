@@ -39,6 +39,8 @@ export async function runWithoutHands(run: RunWithoutHands): Promise<RunEnd> {
       if (!action || !step) break
       for (const { role } of generatorsOf(action)) roles.add(role)
       const one = await perform(action, step, run.desk)
+      // Stopped in the middle of it: whoever stopped may be at another step by now.
+      if (!(await run.desk.goesOn())) return { is: 'stopped', kept }
       if (!run.keep(one)) return { is: 'failed', kept, why: 'The review does not take it.' }
       kept += 1
       run.progress(kept)

@@ -1,18 +1,11 @@
 import type { Instrument } from '../chain'
 import { phrasebooks } from './phrasebook/shipped'
 import type { Phrasebook, SpokenKind } from './phrasebook/types'
-import { spokenKindOf } from './spokenKind'
 import { type InstrumentLine, speak, type SpeechResult } from './speak'
 
 /** The plain phrasebook of a kind. */
 export function plainBook(kind: SpokenKind): Phrasebook {
   return phrasebooks.find(book => book.kind === kind)!
-}
-
-/** The shipped phrasebook that suits an instrument; null where none does. */
-export function plainBookFor(instrument: Pick<Instrument, 'kind'>): Phrasebook | null {
-  const kind = spokenKindOf(instrument)
-  return kind && plainBook(kind)
 }
 
 /** How wide an analyser looks for a line, Hz: an instrument’s reference and the radio may both be a little off. */

@@ -10,7 +10,7 @@ import {
   virtualRadio,
 } from '../virtual'
 import type { Hands } from './hands'
-import { PRACTICE_HZ, PRACTICE_IDS } from './practiceReview'
+import { PRACTICE_HZ, PRACTICE_IDS, PRACTICE_W } from './practiceReview'
 import type { PracticeWorld } from './world'
 
 /** What a half-empty pack costs, dB, and what a load that burnt does to a reading, dB. */
@@ -103,6 +103,8 @@ function radioNow(radio: VirtualRadio, world: PracticeWorld, { battery }: Hands)
 }
 
 function reallyDoes(radio: RadioDoes, { toneSquelch, dualWatch }: Hands, looks: number): RadioDoes {
+  // What it makes is its own: the card may be corrected, and the radio does not mind.
+  if (radio.is === 'keyed') return { ...radio, keyed: { ...radio.keyed, claimedW: PRACTICE_W } }
   if (radio.is !== 'hears') return radio
   // A generator without the tone never opens a radio that waits for it.
   if (toneSquelch) return { is: 'off' }
@@ -114,29 +116,33 @@ function truePlug(world: PracticeWorld, hands: Hands, { chain, instrument }: Plu
   const offsetDb = hands.offsetDb[instrument.id]
   const isAnalyser = instrument.kind === 'spectrum-analyser'
   const extraDb = hands.extraPad && isAnalyser ? EXTRA_PAD_DB : 0
+  const parts = chain.parts.map(part => truePart(world, part))
   return {
     chain: {
       ...chain,
-      parts: chain.parts.map((part, i) =>
-        lossier(part, (world.lossErrorDb[part.id] ?? 0) + (i === 0 ? extraDb : 0)),
-      ),
+      parts: parts.map((part, i) => lossier(part, i === 0 ? extraDb : 0)),
       offsetOnInstrumentDb: offsetDb ?? 0,
     },
     instrument: trueInstrument(world, hands, instrument),
   }
 }
 
-function trueInstrument(
-  world: PracticeWorld,
-  hands: Hands,
-  instrument: Plug['instrument'],
-): Plug['instrument'] {
-  if (instrument.kind === 'spectrum-analyser' && hands.preamplifier)
-    return { ...instrument, overloadDbm: instrument.overloadDbm - PREAMPLIFIER_DB }
+/** A part as it was when the evening began, whatever its card says by now; one that was added is as it says. */
+function truePart({ review, lossErrorDb }: PracticeWorld, part: Part): Part {
+  const left = review.chains.flatMap(({ parts }) => parts).find(({ id }) => id === part.id)
+  return lossier(left ?? part, lossErrorDb[part.id] ?? 0)
+}
+
+/** An instrument as it was found, with what was found out of it but the words on its knob. */
+function trueInstrument(world: PracticeWorld, hands: Hands, card: Plug['instrument']): Plug['instrument'] {
+  const found = world.review.instruments.find(({ id }) => id === card.id) ?? card
+  if (found.kind === 'spectrum-analyser' && hands.preamplifier)
+    return { ...found, overloadDbm: found.overloadDbm - PREAMPLIFIER_DB }
+  if (found.kind !== 'signal-generator' || card.kind !== 'signal-generator') return found
   const { noiseDbcPerHz } = world.generator
-  if (instrument.kind === 'signal-generator' && noiseDbcPerHz !== null)
-    return { ...instrument, phaseNoise: [{ offsetHz: 12_500, dbcPerHz: noiseDbcPerHz }] }
-  return instrument
+  const phaseNoise =
+    noiseDbcPerHz === null ? found.phaseNoise : [{ offsetHz: 12_500, dbcPerHz: noiseDbcPerHz }]
+  return { ...found, voltageIs: card.voltageIs, phaseNoise }
 }
 
 function lossier(part: Part, byDb: number): Part {
@@ -154,7 +160,7 @@ function lossier(part: Part, byDb: number): Part {
   }
 }
 
-/** A chain as it really is, from the one that was written down when the evening began. */
+/** A chain as it really is, whatever its cards say. */
 export function trueChain(world: PracticeWorld, chain: Chain): Chain {
-  return { ...chain, parts: chain.parts.map(part => lossier(part, world.lossErrorDb[part.id] ?? 0)) }
+  return { ...chain, parts: chain.parts.map(part => truePart(world, part)) }
 }

@@ -9,6 +9,7 @@ import {
   SQUELCH_ID,
 } from '../station'
 import type { Slot, Step } from '../step'
+import { PRACTICE_W } from './practiceReview'
 import { type Keyed, levelForSinad, type VirtualRadio } from '../virtual'
 
 /** What a slot of a step truly is, in the unit its result comes in; null where the bench has no truth of it. */
@@ -16,7 +17,7 @@ type TrueFigure = (slot: Slot, radio: VirtualRadio, step: Step) => number | null
 
 const keyedAt = (step: Step): Keyed => ({
   carrierHz: step.channel.frequencyHz,
-  claimedW: step.claim.kind === 'watts' ? step.claim.powerW : 0,
+  claimedW: PRACTICE_W,
 })
 
 const CRITERIA_DB: Readonly<Record<string, number>> = { 'sinad-12': 12, 'sinad-20': 20 }

@@ -1,7 +1,7 @@
 import type { Context } from '../context'
 import { INSTRUMENT_ROLE, type Slot, type Step, stepReach } from '../step'
 import type { Station } from './contract'
-import type { ReadAction } from './readAction'
+import type { RadioAs, ReadAction } from './readAction'
 
 /** What an instrument could read next at a step; null where nothing is left, or nothing can be. */
 export function nextRead(station: Station, step: Step, context: Context): ReadAction | null {
@@ -25,8 +25,12 @@ function nextLevel(step: Step, context: Context): ReadAction | null {
     slot => isPlainLevel(slot) && !standing.has(slot.id) && stepReach(step, slot, context).covered,
   )
   if (!open) return null
-  const { id: slotId, frequencyHz } = open
-  return { is: 'level', slotId, radio: 'keyed', role: open.role ?? INSTRUMENT_ROLE, frequencyHz, atS: null }
+  return levelOf(open, 'keyed')
+}
+
+/** Reading the level of a slot, as soon as it may be. */
+export function levelOf({ id: slotId, frequencyHz, role }: Slot, radio: RadioAs): ReadAction {
+  return { is: 'level', slotId, radio, role: role ?? INSTRUMENT_ROLE, frequencyHz, atS: null }
 }
 
 /** The next of a row of slots nothing was read in yet. */

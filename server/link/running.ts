@@ -27,15 +27,32 @@ export interface LinkSettings {
 /** Opens the virtual bench and reads which instruments are allowed. */
 export async function startLink(settings: LinkSettings): Promise<RunningLink> {
   const bench = settings.RIGOROUS_METER_BENCH ?? ''
-  const virtual = bench === 'off' ? null : new VirtualPorts()
   const { own, complaint } = ownInstruments(settings.RIGOROUS_METER_INSTRUMENTS ?? '')
-  const ports = virtual ? await virtual.open(Number(bench) || 0) : []
+  const opened = await portsOf(bench)
   const hosts = (settings.RIGOROUS_METER_HOSTS ?? '').split(',').map(host => host.trim().toLowerCase())
   return {
-    service: new LinkService([...ports, ...own]),
-    virtual,
+    service: new LinkService([...opened.ports, ...own]),
+    virtual: opened.virtual,
     hosts: new Set(hosts.filter(host => host !== '')),
-    complaint,
+    complaint: [complaint, opened.complaint].filter(Boolean).join(' ') || null,
+  }
+}
+
+/** A port that is taken costs the virtual bench, not the server. */
+async function portsOf(
+  bench: string,
+): Promise<{ virtual: VirtualPorts | null; ports: readonly AllowedInstrument[]; complaint: string | null }> {
+  if (bench === 'off') return { virtual: null, ports: [], complaint: null }
+  const virtual = new VirtualPorts()
+  try {
+    return { virtual, ports: await virtual.open(Number(bench) || 0), complaint: null }
+  } catch {
+    await virtual.close()
+    return {
+      virtual: null,
+      ports: [],
+      complaint: `The virtual bench has no ports: one from ${bench} on is taken.`,
+    }
   }
 }
 

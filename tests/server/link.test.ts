@@ -140,6 +140,18 @@ describe('the settings of who runs the server', () => {
     expect(link.virtual).toBeNull()
   })
 
+  it('a port that is taken costs the virtual bench, not the server', async () => {
+    const fake = await fakeInstrument(() => undefined)
+    const link = await startLink({ RIGOROUS_METER_BENCH: String(fake.port) })
+    ends.push(async () => {
+      await link.service.close()
+      await fake.close()
+    })
+    expect(link.virtual).toBeNull()
+    expect(link.service.list()).toEqual([])
+    expect(link.complaint).toContain('is taken')
+  })
+
   it('without any there is the virtual bench, and nothing else', async () => {
     const link = await startLink({})
     ends.push(async () => {

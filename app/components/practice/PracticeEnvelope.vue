@@ -48,6 +48,9 @@ function open(): void {
   })
 }
 
+/** As it was when the envelope was opened: what is changed afterwards does not count. */
+const wasCaught = (id: string) => kept.value.result?.caught.includes(id) ?? false
+
 const figure = ({ unit }: EnvelopeRow, value: number) => {
   if (unit === 'dBm') return value > -30 ? printWatts(wattsFromDbm(value)) : `${printNumber(value, 1)} dBm`
   return printFigure(Number(value.toFixed(2)), unit)
@@ -103,16 +106,21 @@ const mistakesById = new Map(mistakes.map(mistake => [mistake.id, mistake]))
         data-testid="planted"
       >
         <p>
-          <VerdictWord :state="caught ? 'inside' : 'outside'" :words="caught ? 'Caught' : 'Missed'" />
+          <VerdictWord
+            :state="wasCaught(mistake.id) ? 'inside' : 'outside'"
+            :words="wasCaught(mistake.id) ? 'Caught' : 'Missed'"
+          />
           {{ mistake.title }}.
         </p>
-        <p class="small quiet">{{ caught ?? `What would have shown it: ${mistake.reveals}` }}</p>
+        <p class="small quiet">
+          {{ (wasCaught(mistake.id) && caught) || `What would have shown it: ${mistake.reveals}` }}
+        </p>
       </div>
       <p v-if="kept.result?.hints.length" class="small quiet">
         Hints asked for: {{ kept.result.hints.length }}.
       </p>
       <p>
-        <strong>{{ envelope.held }} of {{ envelope.rows.length }} ranges hold the truth.</strong>
+        <strong>{{ kept.result?.held }} of {{ kept.result?.ranges }} ranges hold the truth.</strong>
         <span v-if="envelope.rows.length === 0" class="quiet"> Nothing was read that has a truth.</span>
       </p>
       <div v-if="envelope.rows.length" class="scroll">

@@ -18,10 +18,10 @@ useKeys({ l: read })
 
 <template>
   <div v-if="isOffered" class="row" data-testid="link">
-    <VBtn variant="outlined" size="small" @click="read">{{
+    <VBtn variant="outlined" size="small" :disabled="state === 'stopping'" @click="read">{{
       state === 'idle' ? 'Read it (L)' : 'Stop (L)'
     }}</VBtn>
-    <VBtn v-if="state !== 'idle'" variant="text" size="small" @click="pause">{{
+    <VBtn v-if="state === 'reading' || state === 'paused'" variant="text" size="small" @click="pause">{{
       state === 'paused' ? 'Go on' : 'Pause'
     }}</VBtn>
     <VProgressCircular v-if="state === 'reading'" indeterminate size="18" width="2" aria-label="Reading" />

@@ -1,7 +1,6 @@
-import { CARRIER_POWER_ID, HARMONICS_ID } from '../../station'
 import type { Mistake } from '../mistake'
 import { PRACTICE_IDS } from '../practiceReview'
-import { allReadAfter } from './lastTaken'
+import { areAllAfter, standingWith } from './lastTaken'
 
 const LEFT_DB = 40
 
@@ -22,7 +21,7 @@ export const forgottenOffset: Mistake = {
         ? 'The chain knows the offset that stands on it.'
         : null
     const at = hands.turnedAt[`offset:${PRACTICE_IDS.analyser}`]
-    const isAgain = allReadAfter(review, [HARMONICS_ID], at) || allReadAfter(review, [CARRIER_POWER_ID], at)
+    const isAgain = areAllAfter(standingWith(review, PRACTICE_IDS.analyser), at)
     return isAgain ? 'The offset was cleared, and what stands was read after it.' : null
   },
   reveals: 'A carrier 40 dB above its claim: “47 kW from a handheld”. Or a look at the corner of the screen.',

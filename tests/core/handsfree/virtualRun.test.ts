@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { newAudioMeter, newChain } from '#core/chain'
 import { createContext } from '#core/context'
-import { runWithoutHands, virtualDesk } from '#core/handsfree'
+import { type Desk, lastAbove, runWithoutHands, turnUntil, virtualDesk } from '#core/handsfree'
 import type { Review } from '#core/review'
 import { AUDIO, nextRead, stationById } from '#core/station'
 import { slotOf, takeReading } from '#core/step'
@@ -13,14 +13,28 @@ import { generator, hearingReview } from '../../support/hearing'
 async function readAll(
   stationId: string,
   given: Review,
-  { seed = 5, truths = {}, most }: { seed?: number; truths?: Partial<BenchTruth>; most?: number } = {},
+  {
+    seed = 5,
+    truths = {},
+    most,
+    goesOn,
+    tamper,
+  }: {
+    seed?: number
+    truths?: Partial<BenchTruth>
+    most?: number
+    goesOn?: Desk['goesOn']
+    /** Something is done to an instrument before anything is read. */
+    tamper?: (desk: Desk) => void
+  } = {},
 ) {
   const station = stationById(stationId)
   let review = given
   const context = () => createContext(review)
   const step = () => station.plan(review.sets[0]!, context())[0]!
   const bench = virtualBench(seed, truths)
-  const desk = virtualDesk({ stand: setting => bench.stand('set', setting), step, context })
+  const desk = virtualDesk({ stand: setting => bench.stand('set', setting), step, context, goesOn })
+  tamper?.(desk)
   let count = 0
   const end = await runWithoutHands({
     ...{ step, desk, most },
@@ -32,7 +46,7 @@ async function readAll(
       return true
     },
     progress: () => undefined,
-    said: error => String(error),
+    said: error => (error instanceof Error ? error.message : String(error)),
   })
   return { end, review, bench, desk, result: () => station.evaluate(step(), context()) }
 }
@@ -145,73 +159,70 @@ describe('power over time without hands', () => {
       }),
     }
     const { end, review: after } = await readAll('power-over-time', review(), { truths: dying })
-    expect(end).toMatchObject({ is: 'failed', why: 'Error: The lead came off.' })
+    expect(end).toMatchObject({ is: 'failed', why: 'The lead came off.' })
     expect(after.readings).toHaveLength(5)
   })
 })
 
 describe('an instrument that dies in the middle', () => {
+  const asksOf = async (desk: Desk, question: string) =>
+    String.fromCharCode(...(await desk.at('generator')!.line.query(question, 'line'))).trim()
+
   it('leaves every earlier reading, and the generator off and at its lowest', async () => {
-    let review = heard()
-    const station = stationById('sensitivity')
-    const context = () => createContext(review)
-    const step = () => station.plan(review.sets[0]!, context())[0]!
-    const bench = virtualBench(5, exact)
-    const desk = virtualDesk({ stand: setting => bench.stand('set', setting), step, context })
     let asked = 0
-    const audio = desk.at(AUDIO)!
-    const query = audio.line.query
-    audio.line.query = (line, form) => {
-      if (line.includes('SINad') && ++asked > 10) return Promise.reject(new Error('The lead came off.'))
-      return query(line, form)
-    }
-    let count = 0
-    const end = await runWithoutHands({
-      ...{ step, desk },
-      next: () => nextRead(station, step(), context()),
-      keep: kept => {
-        const reading = takeReading(step(), kept, { id: `k${++count}`, at: AT }, context())!
-        review = { ...review, readings: [...review.readings, reading] }
-        return true
+    const { end, review, desk } = await readAll('sensitivity', heard(), {
+      truths: exact,
+      tamper: ({ at }) => {
+        const { line } = at(AUDIO)!
+        const { query } = line
+        line.query = (text, form) =>
+          text.includes('SINad') && ++asked > 10
+            ? Promise.reject(new Error('The lead came off.'))
+            : query(text, form)
       },
-      progress: () => undefined,
-      said: error => (error as Error).message,
     })
     // Four to a figure: two whole ones were kept, the third was cut off.
     expect(end).toEqual({ is: 'failed', kept: 2, why: 'The lead came off.' })
     expect(review.readings).toHaveLength(2)
-    const { line } = desk.at('generator')!
-    expect(String.fromCharCode(...(await line.query('OUTP?;:POW?', 'line'))).trim()).toBe(
-      `0;${generator().lowestDbm.toExponential(4).toUpperCase()}`,
-    )
+    const lowest = generator().lowestDbm.toExponential(4).toUpperCase()
+    expect(await asksOf(desk, 'OUTP?;:POW?')).toBe(`0;${lowest}`)
   })
 
-  it('pauses while somebody says so, and stops when told, with what was read', async () => {
-    let review = heard()
-    const station = stationById('sensitivity')
-    const context = () => createContext(review)
-    const step = () => station.plan(review.sets[0]!, context())[0]!
-    const bench = virtualBench(5, exact)
-    let allowed = 12
-    const desk = virtualDesk({
-      ...{ stand: setting => bench.stand('set', setting), step, context },
-      goesOn: async () => --allowed > 0,
-    })
-    let count = 0
-    const end = await runWithoutHands({
-      ...{ step, desk },
-      next: () => nextRead(station, step(), context()),
-      keep: kept => {
-        const reading = takeReading(step(), kept, { id: `k${++count}`, at: AT }, context())!
-        review = { ...review, readings: [...review.readings, reading] }
-        return true
-      },
-      progress: () => undefined,
-      said: String,
-    })
-    expect(end).toEqual({ is: 'stopped', kept: 2 })
-    const { line } = desk.at('generator')!
-    expect(String.fromCharCode(...(await line.query('OUTP?', 'line'))).trim()).toBe('0')
+  it('stops when told with what was whole, and what was under way is not kept', async () => {
+    // Asked before each figure, four times in it, and after it: the second stops in its middle, the third after it.
+    for (const [allowed, kept] of [
+      [9, 1],
+      [11, 1],
+      [12, 2],
+    ] as const) {
+      let left = allowed
+      const { end, review, desk } = await readAll('sensitivity', heard(), {
+        truths: exact,
+        goesOn: async () => left-- > 0,
+      })
+      expect([allowed, end]).toEqual([allowed, { is: 'stopped', kept }])
+      expect(review.readings).toHaveLength(kept)
+      expect(await asksOf(desk, 'OUTP?')).toBe('0')
+    }
+  })
+})
+
+describe('a search for a level', () => {
+  it('finds the last level at which something holds, to its step', async () => {
+    const range = { lowestDbm: -130, highestDbm: 0, stepDb: 0.1 }
+    for (const edge of [-129.95, -77.34, -0.05])
+      expect(await lastAbove(range, async level => level <= edge)).toBeCloseTo(Math.floor(10 * edge) / 10, 9)
+    expect(await lastAbove(range, async () => true)).toBe(0)
+    expect(await lastAbove(range, async () => false)).toBeNull()
+  })
+
+  it('finds both edges of something that stays open for a while', async () => {
+    let isOpen = false
+    const isHeardAt = async (level: number) => (isOpen = level >= (isOpen ? -124 : -120.2))
+    const range = { lowestDbm: -140, highestDbm: -50, stepDb: 0.5 }
+    expect(await turnUntil(range, 'open', isHeardAt)).toBe(-120)
+    expect(await turnUntil(range, 'close', isHeardAt)).toBe(-124.5)
+    expect(await turnUntil(range, 'open', async () => false)).toBeNull()
   })
 })
 

@@ -1,5 +1,6 @@
 import type { Context } from '../../../context'
-import { INSTRUMENT_ROLE, type Slot, type Step, stepReach } from '../../../step'
+import { type Slot, type Step, stepReach } from '../../../step'
+import { levelOf } from '../../nextRead'
 import type { ReadAction } from '../../readAction'
 import { type Moment, slotAt } from './harmonicSlots'
 
@@ -14,8 +15,5 @@ export function readsHarmonicsAt(moment: Moment, step: Step, context: Context): 
     .filter(({ kind }) => moment !== 'ambient' || kind.n !== 1)
     .map(slot => slotAt(slot, moment))
     .find(isOpen)
-  if (!open) return null
-  const { id: slotId, frequencyHz } = open
-  const radio = moment === 'ambient' ? 'squelched' : 'keyed'
-  return { is: 'level', slotId, radio, role: open.role ?? INSTRUMENT_ROLE, frequencyHz, atS: null }
+  return open ? levelOf(open, moment === 'ambient' ? 'squelched' : 'keyed') : null
 }
