@@ -2,13 +2,14 @@ import type { Context } from '#core/context'
 import { type AnsweringInstrument, type Desk, standSetting, virtualDesk } from '#core/handsfree'
 import {
   begun,
+  kindWords,
   type InstrumentLine,
   plainBook,
   type Phrasebook,
   type SpokenKind,
   spokenKindOf,
 } from '#core/link'
-import type { RadioAs } from '#core/station'
+import { handsFor, type RadioAs } from '#core/station'
 import type { Step } from '#core/step'
 import { virtualBench, type VirtualStand, type StandSetting } from '#core/virtual'
 import { type InstrumentLink, kindLinkId, KINDS_BY_THEMSELVES } from './links'
@@ -61,6 +62,8 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
   const reached = new Set<string>()
   let does: RadioAs = 'squelched'
   let keyedForS = 0
+  /** What hands were asked for since L was pressed; null: nothing yet. */
+  let asked: RadioAs | null = null
 
   function answering(linkId: string, kind: SpokenKind, instrument: AnsweringInstrument['instrument']) {
     const link = links[linkId]
@@ -68,7 +71,7 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
     const book = bookFor(kind, linkId)
     const one = known.get(linkId) ?? {
       line: begun(lineOf(link, book, reached), book),
-      ...{ book, instrument, name: nameOf(link, instrument?.name ?? kind.replace('-', ' ')) },
+      ...{ book, instrument, name: nameOf(link, instrument?.name ?? kindWords(kind)) },
     }
     known.set(linkId, one)
     return one
@@ -117,9 +120,9 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
       // Whether an instrument of the server is a real one, only the server says.
       if (used().some(({ via }) => via === 'server')) await lookForServer()
       if (isReal()) {
-        const isKeyed = input.keyedSince() !== null
-        if (next === 'keyed' && !isKeyed) return 'Key the radio first (Space), then L.'
-        if (next !== 'keyed' && isKeyed) return 'Release the radio first.'
+        const refused = handsRefuse(next, { asked, isKeyed: input.keyedSince() !== null })
+        if (refused !== null) return refused
+        asked = next
       }
       await telledServer()
       return null
@@ -134,6 +137,18 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
       for (const id of reached) await releaseInstrument(id)
     },
   }
+}
+
+/** Why a real radio is not read as it stands: what its hands are to do first. */
+function handsRefuse(
+  next: RadioAs,
+  { asked, isKeyed }: { asked: RadioAs | null; isKeyed: boolean },
+): string | null {
+  const { isKeyed: wantsKeyed, words } = handsFor(next)
+  if (!wantsKeyed && isKeyed) return 'Release the radio first.'
+  if (wantsKeyed && !isKeyed) return `Key the radio first (Space): ${words}; then L.`
+  // Nobody can see whether hands have followed: whoever presses L again says so.
+  return asked !== null && asked !== next ? `Now ${words}; then L.` : null
 }
 
 function lineOf(link: InstrumentLink, book: Phrasebook, reached: Set<string>): InstrumentLine {

@@ -14,7 +14,12 @@ export type InstrumentLink = {
 )
 
 /** Kinds that stand in no chain of a review, and are linked by themselves. */
-export const KINDS_BY_THEMSELVES = ['supply', 'counter', 'antenna-analyser'] as const satisfies SpokenKind[]
+export const KINDS_BY_THEMSELVES = [
+  'supply',
+  'counter',
+  'antenna-analyser',
+  'modulation-analyser',
+] as const satisfies SpokenKind[]
 
 /** Under what a kind that stands in no chain is linked. */
 export const kindLinkId = (kind: SpokenKind): string => `kind:${kind}`

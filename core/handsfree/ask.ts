@@ -35,7 +35,10 @@ export async function tell(
 export async function setGenerator(generator: AnsweringInstrument, set: GeneratorSet): Promise<void> {
   const { frequencyHz, deviationHz, toneHz, levelDbm } = set
   await tell(generator, 'set-frequency', { frequencyHz })
-  await tell(generator, 'set-modulation', { deviationHz, toneHz })
+  if (deviationHz > 0) await tell(generator, 'set-modulation', { deviationHz, toneHz })
+  else if (generator.book.phrases['modulation-off']) await tell(generator, 'modulation-off')
+  // A book that never heard of a plain carrier still knows how to swing it by nothing.
+  else await tell(generator, 'set-modulation', { deviationHz, toneHz })
   await tell(generator, 'set-level', { levelDbm })
   await tell(generator, 'output-on')
 }

@@ -1,4 +1,4 @@
-import { readLevel, type Heard } from '../link'
+import { kindWords, readLevel, type Heard } from '../link'
 import { parseFigure, printNumber } from '../quantity'
 import type { ReadAction } from '../station'
 import { type Kept, seenFigure, seenTyped, type Step } from '../step'
@@ -30,6 +30,8 @@ export async function perform(action: ReadAction, step: Step, desk: Desk): Promi
       return performLevel(action, desk)
     case 'sinad':
       return performSinad(action, desk)
+    case 'volts':
+      return performVolts(action, step, desk)
     case 'fall':
       return performFall(action, desk)
     case 'edge':
@@ -158,8 +160,15 @@ async function performEdge({ slotId, role, edge, turn, from }: Of<'edge'>, desk:
 
 async function performFigure(action: Of<'figure'>, step: Step, desk: Desk): Promise<Kept> {
   const { slotId, kind, phrase, frequencyHz } = action
-  const reader = present(desk.ofKind(kind), `No ${KIND_WORDS[kind] ?? kind} that answers is on the bench.`)
-  const heard = await ask(reader, phrase, { frequencyHz })
+  const reader = present(desk.ofKind(kind), `No ${kindWords(kind)} that answers is on the bench.`)
+  return figureHeard(await ask(reader, phrase, { frequencyHz }), { slotId, step, reader })
+}
+
+/** A figure as it was heard, read as if it were typed into its field. */
+function figureHeard(
+  heard: Heard,
+  { slotId, step, reader }: { slotId: string; step: Step; reader: AnsweringInstrument },
+): Kept {
   const field = step.slots.find(({ id }) => id === slotId)?.field
   if (field?.as !== 'figure') throw new ReadingFailedError('The step wants no figure there.')
   const text = figureText(heard)
@@ -168,10 +177,13 @@ async function performFigure(action: Of<'figure'>, step: Step, desk: Desk): Prom
   return { slotId, text, seen: seenTyped(read, field.unit), source: sourceOf(reader, heard.raw) }
 }
 
-const KIND_WORDS: Partial<Record<string, string>> = {
-  supply: 'supply',
-  counter: 'counter',
-  'antenna-analyser': 'antenna analyser',
+/** Volts at the speaker once the generators stand. */
+async function performVolts({ slotId, role, set }: Of<'volts'>, step: Step, desk: Desk): Promise<Kept> {
+  const reader = present(desk.at(role), 'Nothing that answers stands at the speaker.')
+  for (const one of set) await setGenerator(generatorOf(desk, one.role), one)
+  await reader.line.wait(SETTLE_MS)
+  await whileGoing(desk)
+  return figureHeard(await ask(reader, 'read-volts'), { slotId, step, reader })
 }
 
 function figureText({ values, unit }: Heard): string {

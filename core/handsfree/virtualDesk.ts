@@ -1,9 +1,16 @@
 import { spacingOf } from '../band'
 import type { Context } from '../context'
-import { begun, type Phrasebook, plainBook, type SpokenKind, spokenKindOf } from '../link'
-import type { RadioAs } from '../station'
+import { begun, kindWords, type Phrasebook, plainBook, type SpokenKind, spokenKindOf } from '../link'
+import { handsFor, type RadioAs } from '../station'
 import type { Step } from '../step'
-import { type Plug, type RadioDoes, type StandSetting, virtualLine, type VirtualStand } from '../virtual'
+import {
+  type Plug,
+  type RadioDoes,
+  type Speaks,
+  type StandSetting,
+  virtualLine,
+  type VirtualStand,
+} from '../virtual'
 import type { AnsweringInstrument, Desk } from './desk'
 
 /** Power of a simulated radio where its maker says nothing, W. */
@@ -27,10 +34,20 @@ export function standSetting(
 function radioDoes(step: Step, does: RadioAs, forS: number): RadioDoes {
   const { frequencyHz } = step.channel
   const claimedW = step.claim.kind === 'watts' ? step.claim.powerW : UNCLAIMED_W
-  if (does === 'keyed') return { is: 'keyed', keyed: { carrierHz: frequencyHz, claimedW, forS } }
   const spacingHz = spacingOf(step.band)
-  return { is: 'hears', channelHz: frequencyHz, spacingHz, squelchIsOpen: does === 'squelch-open' }
+  if (handsFor(does).isKeyed) {
+    const speaks = SPEAKS[does] ?? 'nothing'
+    return { is: 'keyed', keyed: { carrierHz: frequencyHz, claimedW, forS, spacingHz, speaks } }
+  }
+  return {
+    ...{ is: 'hears', channelHz: frequencyHz, spacingHz },
+    squelchIsOpen: does !== 'squelched',
+    volume: does === 'rated-volume' ? 'rated' : 'usual',
+  }
 }
+
+/** What is at the microphone. */
+const SPEAKS: Partial<Record<RadioAs, Speaks>> = { 'keyed-with-tone': 'tone', 'keyed-loudest': 'loudest' }
 
 /** What reading from a virtual bench hangs on. */
 export interface VirtualDeskInput {
@@ -62,7 +79,7 @@ export function virtualDesk(input: VirtualDeskInput): Desk {
       line: begun(virtualLine(stand.instrument(role, kind)), book),
       book,
       instrument: plug?.instrument ?? null,
-      name: `${plug?.instrument.name ?? kind.replace('-', ' ')}, ${named}`,
+      name: `${plug?.instrument.name ?? kindWords(kind)}, ${named}`,
     }
     known.set(key, one)
     return one

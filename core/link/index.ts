@@ -6,6 +6,7 @@ export {
 } from './phrasebook/phrasebookFile'
 export { phrasebooks } from './phrasebook/shipped'
 export {
+  kindWords,
   type Phrase,
   type PhraseAnswer,
   type Phrasebook,

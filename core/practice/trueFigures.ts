@@ -1,16 +1,20 @@
+import { spacingOf } from '../band'
 import {
+  AUDIO_ID,
   CARRIER_POWER_ID,
   CARRIER_SLOT,
+  DEVIATION_ID,
   HARMONICS_ID,
   logMomentOf,
   NEIGHBOUR_ID,
   POWER_OVER_TIME_ID,
   SENSITIVITY_ID,
   SQUELCH_ID,
+  STRONG_ID,
 } from '../station'
 import type { Slot, Step } from '../step'
 import { PRACTICE_W } from './practiceReview'
-import { type Keyed, levelForSinad, type VirtualRadio } from '../virtual'
+import { type Keyed, levelForSinad, SPEAKER_LOAD_OHM, type Speaks, type VirtualRadio } from '../virtual'
 
 /** What a slot of a step truly is, in the unit its result comes in; null where the bench has no truth of it. */
 type TrueFigure = (slot: Slot, radio: VirtualRadio, step: Step) => number | null
@@ -21,6 +25,8 @@ const keyedAt = (step: Step): Keyed => ({
 })
 
 const CRITERIA_DB: Readonly<Record<string, number>> = { 'sinad-12': 12, 'sinad-20': 20 }
+
+const SPEAKS: Partial<Record<string, Speaks>> = { tone: 'tone', loudest: 'loudest' }
 
 /** Truths of stations; one without any is left out of the envelope. */
 const TRUTHS: Readonly<Record<string, TrueFigure>> = {
@@ -44,6 +50,14 @@ const TRUTHS: Readonly<Record<string, TrueFigure>> = {
   },
   [NEIGHBOUR_ID]: (slot, { hearing: { rejectionDb } }) =>
     slot.id === 'rejection-tia' ? Math.min(rejectionDb.lower, rejectionDb.upper) : null,
+  [STRONG_ID]: (slot, { hearing: { blockingDb } }) =>
+    slot.kind.is === 'blocking' ? Math.min(blockingDb.below, blockingDb.above) : null,
+  [DEVIATION_ID]: (slot, radio, step) => {
+    const speaks = SPEAKS[slot.kind.is]
+    return speaks ? radio.deviationHz({ ...keyedAt(step), spacingHz: spacingOf(step.band), speaks }) : null
+  },
+  [AUDIO_ID]: (slot, { speaker: { ratedV } }) =>
+    slot.kind.is === 'power' ? ratedV ** 2 / SPEAKER_LOAD_OHM : null,
 }
 
 /** What a slot truly is; null where nobody knows. */

@@ -1,7 +1,8 @@
 import type { Context } from '../context'
 import { INSTRUMENT_ROLE, type Slot, type Step, stepReach } from '../step'
 import type { Station } from './contract'
-import type { RadioAs, ReadAction } from './readAction'
+import type { RadioAs } from './radioAs'
+import type { ReadAction } from './readAction'
 
 /** What an instrument could read next at a step; null where nothing is left, or nothing can be. */
 export function nextRead(station: Station, step: Step, context: Context): ReadAction | null {

@@ -1,5 +1,6 @@
 import type { PhraseName, SpokenKind } from '../link'
 import type { RoleId } from '../review'
+import type { RadioAs } from './radioAs'
 
 /** How a generator is set before something is read. */
 export interface GeneratorSet {
@@ -7,11 +8,9 @@ export interface GeneratorSet {
   frequencyHz: number
   levelDbm: number
   toneHz: number
+  /** Nought: a plain carrier. */
   deviationHz: number
 }
-
-/** What the radio does while something is read. */
-export type RadioAs = 'keyed' | 'squelch-open' | 'squelched'
 
 /** What an instrument is to be asked for next, and how it gets there. */
 export type ReadAction = { slotId: string; radio: RadioAs } & (
@@ -24,6 +23,8 @@ export type ReadAction = { slotId: string; radio: RadioAs } & (
     }
   /** SINAD while generators stand at levels. */
   | { is: 'sinad'; role: RoleId; set: readonly GeneratorSet[] }
+  /** Volts at the speaker while generators stand at levels. */
+  | { is: 'volts'; role: RoleId; set: readonly GeneratorSet[] }
   /** A second generator goes up until SINAD is back at a mark: its level is what is read. */
   | {
       is: 'fall'
@@ -49,6 +50,7 @@ export type ReadAction = { slotId: string; radio: RadioAs } & (
 export function generatorsOf(action: ReadAction): readonly GeneratorSet[] {
   switch (action.is) {
     case 'sinad':
+    case 'volts':
       return action.set
     case 'fall':
       return [...action.set, action.raise]

@@ -54,6 +54,8 @@ export const linkSchemas = {
             carrierHz: Joi.number().min(1e4).max(1e12).required(),
             claimedW: Joi.number().greater(0).max(1e5).required(),
             forS: Joi.number().min(0).max(1e6).required(),
+            spacingHz: Joi.number().min(1e3).max(1e6),
+            speaks: Joi.valid('nothing', 'tone', 'loudest'),
           }).required(),
         }),
         Joi.object({
@@ -61,6 +63,7 @@ export const linkSchemas = {
           channelHz: Joi.number().min(1e4).max(1e12).required(),
           spacingHz: Joi.number().min(1e3).max(1e6).required(),
           squelchIsOpen: Joi.boolean().required(),
+          volume: Joi.valid('usual', 'rated'),
         }),
       ).required(),
     }).required(),

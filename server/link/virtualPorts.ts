@@ -28,6 +28,7 @@ export const VIRTUAL_PLACES: readonly Place[] = [
   { id: 'virtual-supply', title: 'Supply', kind: 'supply', role: 'supply' },
   { id: 'virtual-counter', title: 'Counter', kind: 'counter', role: 'counter' },
   { id: 'virtual-antenna', title: 'Antenna analyser', kind: 'antenna-analyser', role: 'antenna-analyser' },
+  { id: 'virtual-modulation', title: 'Modulation analyser', kind: 'modulation-analyser', role: 'modulation' },
 ]
 
 /** Which radio stands on the bench, in which bench, plugged into what. */

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { kindLinkId, KINDS_BY_THEMSELVES } from '~/link/links'
 
-/** What stands in no chain but may answer: a supply for currents, a counter, an analyser of antennas. */
-const TITLES = {
+/** What stands in no chain but may answer: a supply for currents, a counter, analysers of antennas and of modulation. */
+const TITLES: Readonly<Record<(typeof KINDS_BY_THEMSELVES)[number], string>> = {
   supply: 'Supply: currents of each state',
   counter: 'Counter: the carrier’s frequency',
   'antenna-analyser': 'Antenna analyser: the match at each channel',
-} as const
+  'modulation-analyser': 'Modulation analyser: how far the carrier swings',
+}
 </script>
 
 <template>

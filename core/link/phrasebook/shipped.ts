@@ -78,6 +78,7 @@ export const phrasebooks: readonly Phrasebook[] = [
         'SOURce:FM:INTernal:FREQuency {toneHz}',
         'SOURce:FM:STATe ON',
       ),
+      'modulation-off': tell('SOURce:FM:STATe OFF'),
       'output-on': tell('OUTPut:STATe ON'),
       'output-off': tell('OUTPut:STATe OFF'),
     },
@@ -112,5 +113,13 @@ export const phrasebooks: readonly Phrasebook[] = [
     kind: 'antenna-analyser',
     note: 'SCPI-99 has no words for a VSWR: these are the virtual bench’s. Your instrument’s manual decides.',
     phrases: { 'read-vswr': ask(['SENSe:FREQuency {frequencyHz}', 'MEASure:SWR?'], number('VSWR')) },
+  }),
+  plain({
+    id: 'plain-modulation-analyser',
+    title: 'Plain SCPI: modulation analyser',
+    kind: 'modulation-analyser',
+    phrases: {
+      'read-deviation': ask(['SENSe:FREQuency {frequencyHz}', 'MEASure:FM:DEViation?'], number('Hz')),
+    },
   }),
 ]

@@ -8,12 +8,14 @@ export const PHRASE_NAMES = [
   'set-frequency',
   'set-level',
   'set-modulation',
+  'modulation-off',
   'output-on',
   'output-off',
   'read-sinad',
   'read-volts',
   'read-amperes',
   'read-frequency',
+  'read-deviation',
   'read-vswr',
 ] as const
 /** What an instrument can be asked or told. */
@@ -28,9 +30,15 @@ export const SPOKEN_KINDS = [
   'supply',
   'counter',
   'antenna-analyser',
+  'modulation-analyser',
 ] as const
 /** A kind of instrument that can be spoken to. */
 export type SpokenKind = (typeof SPOKEN_KINDS)[number]
+
+/** A kind in words. */
+export function kindWords(kind: SpokenKind): string {
+  return kind.replaceAll('-', ' ')
+}
 
 /** Values that may stand in what is sent: `{frequencyHz}`. */
 export const PLACES = [

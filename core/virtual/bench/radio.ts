@@ -2,6 +2,7 @@ import { dbmFromWatts, wattsFromDbm } from '../../quantity'
 import { gaussian } from '../simulatedPath'
 import { seededRandom } from '../seededRandom'
 import type { VirtualHearing } from './hearing'
+import { type Speaks, virtualDeviation, type VirtualSpeaker, virtualSpeaker } from './voice'
 
 /** How a radio is keyed. */
 export interface Keyed {
@@ -10,6 +11,10 @@ export interface Keyed {
   claimedW: number
   /** How long it has been keyed, s; nought where nobody says. */
   forS?: number
+  /** Spacing of the channels it is switched to, Hz; the usual one where nobody says. */
+  spacingHz?: number
+  /** What is at its microphone; nothing where nobody says. */
+  speaks?: Speaks
 }
 
 /** What a radio draws from its supply, A. */
@@ -31,6 +36,9 @@ export interface VirtualRadio {
   spurs: (keyed: Keyed) => readonly { frequencyHz: number; levelDbm: number }[]
   /** Segments of its power display that light up, of ten; a painted one knows no power. */
   barOfTen: (keyed: Keyed) => number
+  /** How far its carrier swings, Hz. */
+  deviationHz: (keyed: Keyed) => number
+  speaker: VirtualSpeaker
   hearing: VirtualHearing
   currents: VirtualCurrents
   /** Volts of its supply or battery. */
@@ -71,6 +79,9 @@ export function virtualRadio(seed: number): VirtualRadio {
     besideHz: SPUR_STEPS_HZ * (1 + Math.floor(4 * random())),
   }
   const isPainted = random() < 1 / PAINTED_ONE_IN
+  const deviationHz = virtualDeviation(random)
+  const speaker = virtualSpeaker(random)
+  const blockingDb = { below: 68 + 14 * random(), above: 68 + 14 * random() }
   return {
     carrierDbm,
     harmonicDbm: (keyed, n) => carrierDbm(keyed) + (n === 1 ? 0 : dbc[Math.min(n - 2, dbc.length - 1)]!),
@@ -84,7 +95,9 @@ export function virtualRadio(seed: number): VirtualRadio {
       const share = wattsFromDbm(carrierDbm(keyed)) / keyed.claimedW
       return isPainted ? 10 : Math.max(1, Math.min(10, Math.round(10 * share)))
     },
-    hearing,
+    deviationHz,
+    speaker,
+    hearing: { ...hearing, blockingDb },
     currents: {
       ...currents,
       keyedA: keyed => wattsFromDbm(carrierDbm(keyed)) / efficiency / supplyV,
@@ -95,7 +108,7 @@ export function virtualRadio(seed: number): VirtualRadio {
   }
 }
 
-function virtualHearing(random: () => number): VirtualHearing {
+function virtualHearing(random: () => number): Omit<VirtualHearing, 'blockingDb'> {
   const equalDbm = -130 + 2 * gaussian(random)
   const openDbm = equalDbm + 5 + 2 * random()
   return {

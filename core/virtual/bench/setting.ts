@@ -13,7 +13,14 @@ export type RadioDoes =
   | { is: 'off' }
   | { is: 'keyed'; keyed: Keyed }
   /** It listens: squelch open or shut, the volume somewhere in the middle. */
-  | { is: 'hears'; channelHz: number; spacingHz: number; squelchIsOpen: boolean }
+  | {
+      is: 'hears'
+      channelHz: number
+      spacingHz: number
+      squelchIsOpen: boolean
+      /** Where the volume is: where it usually is, or up until a tenth is distortion. */
+      volume?: 'usual' | 'rated'
+    }
 
 /** What is plugged into what, by role, and what the radio does. */
 export interface StandSetting {

@@ -6,6 +6,7 @@ import { antennaAnalyser } from './instruments/antennaAnalyser'
 import { audioAnalyser } from './instruments/audioAnalyser'
 import { counter } from './instruments/counter'
 import { generator, type VirtualGenerator } from './instruments/generator'
+import { modulationAnalyser } from './instruments/modulationAnalyser'
 import type { InstrumentPlace } from './instruments/place'
 import { powerMeter } from './instruments/powerMeter'
 import { supply } from './instruments/supply'
@@ -42,6 +43,7 @@ const MAKERS: Readonly<
   'spectrum-analyser': analyser,
   'audio-analyser': place => audioAnalyser(place, { wanted: WANTED_ROLE, interferer: INTERFERER_ROLE }),
   'antenna-analyser': antennaAnalyser,
+  'modulation-analyser': modulationAnalyser,
   supply,
   counter,
 }

@@ -118,6 +118,71 @@ describe('rejection without hands', () => {
   })
 })
 
+describe('blocking without hands', () => {
+  const quiet = { phaseNoise: [{ offsetHz: 1e6, dbcPerHz: -165 }] }
+  const withSecond = () => heard({ second: generator({ id: 'gen2', name: 'Second', ...quiet }) })
+
+  it('finds the carrier a megahertz away that costs 3 dB, below and above, and keeps the less', async () => {
+    for (const seed of [3, 4]) {
+      const first = await readAll('sensitivity', withSecond(), { seed, truths: exact })
+      const { end, bench, result } = await readAll('strong-signals', first.review, { seed, truths: exact })
+      expect(end).toMatchObject({ is: 'done', kept: 2 })
+      const { below, above } = bench.radio('set').hearing.blockingDb
+      const found = slotOf(result(), 'blocking')!.found!
+      expect(Math.abs(found.value - Math.min(below, above))).toBeLessThan(1.5)
+    }
+  })
+
+  it('disturbs with a plain carrier, where what is wanted stays modulated', async () => {
+    const told: string[] = []
+    const first = await readAll('sensitivity', withSecond(), { truths: exact })
+    await readAll('strong-signals', first.review, {
+      truths: exact,
+      tamper: ({ at }) => {
+        const { line } = at('interferer')!
+        const { send } = line
+        line.send = text => (told.push(text), send(text))
+      },
+    })
+    expect(told).toContain('SOURce:FM:STATe OFF')
+    expect(told).not.toContain('SOURce:FM:STATe ON')
+  })
+
+  it('does not begin before the 12 dB level is known', async () => {
+    const { end } = await readAll('strong-signals', withSecond(), { truths: exact })
+    expect(end).toEqual({ is: 'done', kept: 0 })
+  })
+})
+
+describe('audio without hands', () => {
+  it('finds the power at a tenth of distortion, hum, and the fall over the tones', async () => {
+    for (const seed of [1, 2]) {
+      const { end, bench, result, review } = await readAll('audio', heard(), { seed, truths: exact })
+      expect(end).toMatchObject({ is: 'done', kept: 8 })
+      const { ratedV, usualV, humDb, responseDb } = bench.radio('set').speaker
+      const power = slotOf(result(), 'power')!.found!
+      expect(power.value / (ratedV ** 2 / 8)).toBeCloseTo(1, 1)
+      const volts = (slot: string) => review.readings.find(one => one.slot === slot)!.seen.value
+      expect(volts('tone-v') / usualV).toBeCloseTo(1, 1)
+      // Hum and the little noise a strong signal leaves: never better than the hum alone.
+      const hum = slotOf(result(), 'hum')!.found!.value
+      expect(hum).toBeGreaterThan(-humDb - 3)
+      expect(hum).toBeLessThan(-humDb + 0.2)
+      for (const hz of [300, 500, 2000, 3000])
+        expect(slotOf(result(), `response-${hz}`)!.found!.value).toBeCloseTo(responseDb(hz), 0)
+    }
+  })
+
+  it('falls by nearly 6 dB an octave, as land mobile FM does', async () => {
+    const { bench } = await readAll('audio', heard(), { truths: exact })
+    const { responseDb } = bench.radio('set').speaker
+    expect(responseDb(500) - responseDb(1000)).toBeGreaterThan(4.5)
+    expect(responseDb(500) - responseDb(1000)).toBeLessThan(6.3)
+    expect(responseDb(1000)).toBe(0)
+    expect(responseDb(2000)).toBeLessThan(-5.5)
+  })
+})
+
 describe('a squelch without hands', () => {
   it('finds both edges and what lies between them', async () => {
     const { end, bench, result } = await readAll('squelch', heard(), { truths: exact })
@@ -236,6 +301,28 @@ describe('what stands in no chain', () => {
     expect(value('audio') / currents.receivingA).toBeCloseTo(1, 2)
     const keyedA = currents.keyedA({ carrierHz: 146.52e6, claimedW: 5 })
     expect(value('transmit-high') / keyedA).toBeCloseTo(1, 2)
+  })
+
+  it('reads the swing with a tone and with a shout, by an analyser of modulation', async () => {
+    const { end, bench, review } = await readAll('deviation', reviewOf())
+    expect(end).toMatchObject({ is: 'done', kept: 2 })
+    const value = (slot: string) => review.readings.find(one => one.slot === slot)!.seen.value
+    const keyed = { carrierHz: 146.52e6, claimedW: 5, spacingHz: 25_000 }
+    const truth = (speaks: 'tone' | 'loudest') => bench.radio('set').deviationHz({ ...keyed, speaks })
+    // Its scale is off by one part in a hundred at the most.
+    for (const speaks of ['tone', 'loudest'] as const)
+      expect(Math.abs(value(speaks) / truth(speaks) - 1)).toBeLessThan(0.02)
+    // Sixty percent of 5 kHz with a normal tone (receivers.md), and never as little as with nothing said.
+    expect(truth('tone')).toBeGreaterThan(0.5 * 5000)
+    expect(truth('tone')).toBeLessThan(0.7 * 5000)
+    expect(bench.radio('set').deviationHz({ carrierHz: 146.52e6, claimedW: 5 })).toBeLessThan(100)
+  })
+
+  it('swings twice as far in a channel twice as wide', async () => {
+    const { bench } = await readAll('deviation', reviewOf(), { most: 1 })
+    const at = (spacingHz: number) =>
+      bench.radio('set').deviationHz({ carrierHz: 1e8, claimedW: 5, speaks: 'tone', spacingHz })
+    expect(at(25_000) / at(12_500)).toBeCloseTo(2, 9)
   })
 
   it('reads the match of an antenna, and the carrier by a counter', async () => {

@@ -6,6 +6,7 @@ import { audioHelp } from './help'
 import { audioClaim } from './claim'
 import { answerAudio, evaluateAudio } from './evaluate'
 import { AUDIO_ID, AUDIO_ROLES, planAudio } from './plan'
+import { readsAudio } from './reads'
 
 /** Audio: power into the rated load, hum and noise, response. */
 export const audioStation: Station = Object.freeze({
@@ -22,6 +23,7 @@ export const audioStation: Station = Object.freeze({
   plan: planAudio,
   checks: (step, context) => receiveChecks(step, AUDIO_ROLES, context),
   evaluate: evaluateAudio,
+  reads: readsAudio,
   demands: ({ set }) => {
     const claim = audioClaim(set)
     return claim

@@ -9,6 +9,7 @@ import { evaluateStrongSignals } from './evaluate'
 import { coachStrongSignals } from './coaching'
 import { STRONG_ID, strongMemo, strongMemoSchema } from './memo'
 import { planStrongSignals } from './plan'
+import { readsStrongSignals } from './reads'
 
 /** Strong signals: what they take away elsewhere on the band, and whether the set survives one. */
 export const strongSignalsStation: Station = Object.freeze({
@@ -27,6 +28,7 @@ export const strongSignalsStation: Station = Object.freeze({
   checks: (step, context) => receiveChecks(step, TWO_SIGNALS, context),
   evaluate: evaluateStrongSignals,
   coach: coachStrongSignals,
+  reads: readsStrongSignals,
   demands: (step, context) => hearingDemands(step, { about: 'blocking', claims: ['blocking'] }, context),
   questions: () => [
     onlyQuestion(STRONG_ID, {

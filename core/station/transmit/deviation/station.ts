@@ -7,6 +7,7 @@ import { deviationHelp } from './help'
 import { answerDeviation, evaluateDeviation } from './evaluate'
 import { deviationRecording } from './fromRecording'
 import { DEVIATION_ID, planDeviation } from './plan'
+import { readsDeviation } from './reads'
 
 /**
  * Deviation: how far the carrier swings with a normal tone, with the loudest voice, and with the tone
@@ -28,6 +29,7 @@ export const deviationStation: Station = Object.freeze({
   plan: planDeviation,
   checks: (step, context) => stepChecks(step, context, 1),
   evaluate: evaluateDeviation,
+  reads: readsDeviation,
   demands: (step, context) => ruleDemands(step, 'deviation', context),
   questions: () => [
     onlyQuestion(DEVIATION_ID, {

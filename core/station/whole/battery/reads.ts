@@ -1,7 +1,8 @@
 import type { Context } from '../../../context'
 import type { Slot, Step } from '../../../step'
 import { nextOpen } from '../../nextRead'
-import type { RadioAs, ReadAction } from '../../readAction'
+import type { RadioAs } from '../../radioAs'
+import type { ReadAction } from '../../readAction'
 
 /** What the radio does while a current is read. */
 const DOES: Readonly<Record<string, RadioAs>> = {

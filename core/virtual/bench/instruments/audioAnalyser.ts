@@ -1,10 +1,17 @@
-import { channelWidthHz } from '../../../hearing'
+import { channelWidthHz, testDeviationHz } from '../../../hearing'
 import { phaseNoiseAt } from '../../../chain'
 import type { RoleId } from '../../../review'
 import { gaussian } from '../../simulatedPath'
 import { seededRandom } from '../../seededRandom'
 import { asWritten } from '../arguments'
-import { type Arriving, heardSinad } from '../hearing'
+import {
+  type Arriving,
+  type ArrivingTogether,
+  heardRatio,
+  heldOfRatio,
+  noiseOfRatio,
+  sinadOfRatio,
+} from '../hearing'
 import { type ScpiInstrument, scpiInstrument } from '../scpiInstrument'
 import { seedOf } from '../seedOf'
 import type { RadioDoes } from '../setting'
@@ -14,8 +21,8 @@ import type { InstrumentPlace } from './place'
 /** What one reading scatters about the truth, dB: more where clicks come and go. */
 const SCATTER_DB = { steady: 0.1, clicking: 0.3 } as const
 const CLICKING_BELOW_DB = 15
-/** Volts of a tone at the speaker, the volume in the middle. */
-const TONE_V = 0.5
+/** What a reading of volts scatters, parts of one. */
+const VOLTS_SCATTER = 0.003
 
 type Hears = RadioDoes & { is: 'hears' }
 
@@ -32,36 +39,60 @@ export function audioAnalyser(
     const plug = place.plug(role)
     const output = place.output(role)
     if (!output || !isOf(plug, 'signal-generator')) return null
-    const { dbcPerHz } = phaseNoiseAt(plug.instrument, does.spacingHz)
+    const offsetHz = output.frequencyHz - does.channelHz
+    const { dbcPerHz } = phaseNoiseAt(plug.instrument, Math.max(does.spacingHz, Math.abs(offsetHz)))
     return {
       levelDbm: arrivingDbm(place, plug, output),
-      offsetHz: output.frequencyHz - does.channelHz,
+      offsetHz,
       noiseBelowDb:
         role === roles.interferer ? -dbcPerHz - 10 * Math.log10(channelWidthHz(does.spacingHz)) : null,
     }
   }
 
-  /** SINAD of what is heard; null while nothing is. */
-  function sinad(): number | null {
+  /** What is heard: carrier to noise behind the squelch; null while nothing is. */
+  function heard(): { does: Hears; ratio: number } | null {
     const does = place.does()
     if (does.is !== 'hears') return null
     const { hearing } = place.radio()
-    const wanted = arriving(roles.wanted, does)
-    const levelDbm = wanted?.levelDbm ?? -Infinity
-    isOpen = levelDbm >= hearing.squelchDbm[isOpen ? 'close' : 'open']
-    if (!does.squelchIsOpen && !isOpen) return null
     const { spacingHz } = does
-    const trueDb = heardSinad(hearing, { wanted, interferer: arriving(roles.interferer, does), spacingHz })
+    const wanted = arriving(roles.wanted, does)
+    isOpen = (wanted?.levelDbm ?? -Infinity) >= hearing.squelchDbm[isOpen ? 'close' : 'open']
+    if (!does.squelchIsOpen && !isOpen) return null
+    const together: ArrivingTogether = { wanted, interferer: arriving(roles.interferer, does), spacingHz }
+    return { does, ratio: heardRatio(hearing, together) }
+  }
+
+  function sinadDb(): number {
+    const now = heard()
+    if (!now) return 0
+    const trueDb = sinadOfRatio(place.radio().hearing, now.ratio)
     const scatter = trueDb < CLICKING_BELOW_DB ? SCATTER_DB.clicking : SCATTER_DB.steady
     return Math.max(0, trueDb + scatter * gaussian(random))
+  }
+
+  /** Volts across the load: the tone as far as noise leaves it, noise, and hum. */
+  function volts(): number {
+    const now = heard()
+    if (!now) return 0
+    const { hearing, speaker } = place.radio()
+    const { does, ratio } = now
+    const modulation = place.output(roles.wanted)?.modulation ?? null
+    const swing = (modulation?.deviationHz ?? 0) / testDeviationHz(does.spacingHz)
+    const tone = modulation
+      ? swing * 10 ** (speaker.responseDb(modulation.toneHz) / 20) * heldOfRatio(ratio)
+      : 0
+    const noise = ratio > 0 ? Math.min(1, noiseOfRatio(hearing, ratio)) : 1
+    const all = Math.sqrt(tone ** 2 + noise + 10 ** (speaker.humDb / 10))
+    const scaleV = does.volume === 'rated' ? speaker.ratedV : speaker.usualV
+    return scaleV * all * (1 + VOLTS_SCATTER * gaussian(random))
   }
 
   return scpiInstrument({
     identity: 'VIRTUAL BENCH,AUDIO ANALYSER,0,1',
     reset: () => undefined,
     commands: {
-      'MEASure:SINad?': () => asWritten(sinad() ?? 0),
-      'MEASure[:VOLTage][:AC]?': () => asWritten(sinad() === null ? 0 : TONE_V),
+      'MEASure:SINad?': () => asWritten(sinadDb()),
+      'MEASure[:VOLTage][:AC]?': () => asWritten(volts()),
     },
   })
 }

@@ -30,7 +30,12 @@ export function generator(place: InstrumentPlace): VirtualGenerator {
     if (!state.isOn || !isOf(plug, 'signal-generator')) return null
     if (place.isDamaged(plug.instrument.name)) return null
     const { levelErrorDb, ppm } = place.truth.generator(plug.instrument)
-    return { frequencyHz: state.frequencyHz * (1 + ppm * 1e-6), levelDbm: level() + levelErrorDb }
+    const { toneHz, deviationHz, isModulated } = state
+    return {
+      frequencyHz: state.frequencyHz * (1 + ppm * 1e-6),
+      levelDbm: level() + levelErrorDb,
+      modulation: isModulated && deviationHz > 0 ? { toneHz, deviationHz } : null,
+    }
   }
 
   const instrument = scpiInstrument({

@@ -8,6 +8,8 @@ export interface GeneratorOutput {
   frequencyHz: number
   /** At its own connector, dBm, with what it is off by. */
   levelDbm: number
+  /** What it is modulated with; null: a plain carrier. */
+  modulation: { toneHz: number; deviationHz: number } | null
 }
 
 /** Where an instrument stands: whatever it may look at, as it truly is. */
