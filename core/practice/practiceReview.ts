@@ -92,7 +92,12 @@ const jumper = (id: string) => newPart(id, 'jumper')
 function meterBench(): Pick<Review, 'instruments' | 'chains'> {
   const { meter, power, load } = PRACTICE_IDS
   return {
-    instruments: [{ ...newPowerMeter(meter), name: 'In-line meter', assumed: false }],
+    instruments: [
+      {
+        ...newPowerMeter(meter),
+        ...{ name: 'In-line meter', assumed: false, accuracyPercent: 5, accuracyOf: 'reading' },
+      },
+    ],
     chains: [
       {
         ...newChain(power, 'Meter and load', meter),

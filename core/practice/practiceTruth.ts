@@ -13,11 +13,8 @@ import type { Hands } from './hands'
 import { PRACTICE_HZ, PRACTICE_IDS, PRACTICE_W } from './practiceReview'
 import type { PracticeWorld } from './world'
 
-/** What a half-empty pack costs, dB, and what a load that burnt does to a reading, dB. */
+/** What a half-empty pack costs, dB. */
 const TIRED_DB = 1.4
-const BURNT_DB = 2.5
-/** A load too small burns after so many watt-seconds above what it bears. */
-const BURNS_WS = 60
 /** With its preamplifier on an analyser is driven so much earlier, dB. */
 const PREAMPLIFIER_DB = 25
 const EXTRA_PAD_DB = 10
@@ -61,7 +58,7 @@ export function practiceTruth(world: PracticeWorld, hands: () => Hands): BenchTr
   let looks = 0
   return {
     ...base,
-    radio: setId => radioNow(trueRadio(world, setId), world, hands()),
+    radio: setId => radioNow(trueRadio(world, setId), hands()),
     plug: plug => truePlug(world, hands(), plug),
     does: radio => {
       looks += 1
@@ -87,17 +84,12 @@ export function practiceTruth(world: PracticeWorld, hands: () => Hands): BenchTr
 
 const saysPd = ({ id, voltageIs }: SignalGenerator) => id === PRACTICE_IDS.generator && voltageIs === 'pd'
 
-function radioNow(radio: VirtualRadio, world: PracticeWorld, { battery }: Hands): VirtualRadio {
+function radioNow(radio: VirtualRadio, { battery }: Hands): VirtualRadio {
   const tiredDb = battery === 'half' ? TIRED_DB : 0
-  const burntDb = (keyed: Keyed): number => {
-    if (world.loadBearsW === null) return 0
-    const over = keyed.claimedW - world.loadBearsW
-    return over > 0 && over * (keyed.forS ?? 0) > BURNS_WS ? BURNT_DB : 0
-  }
   return {
     ...radio,
     supplyV: battery === 'half' ? 7.1 : 8.2,
-    carrierDbm: keyed => radio.carrierDbm(keyed) - tiredDb - burntDb(keyed),
+    carrierDbm: keyed => radio.carrierDbm(keyed) - tiredDb,
     harmonicDbm: (keyed, n) => radio.harmonicDbm(keyed, n) - tiredDb,
   }
 }
@@ -128,9 +120,10 @@ function truePlug(world: PracticeWorld, hands: Hands, { chain, instrument }: Plu
 }
 
 /** A part as it was when the evening began, whatever its card says by now; one that was added is as it says. */
-function truePart({ review, lossErrorDb }: PracticeWorld, part: Part): Part {
-  const left = review.chains.flatMap(({ parts }) => parts).find(({ id }) => id === part.id)
-  return lossier(left ?? part, lossErrorDb[part.id] ?? 0)
+function truePart({ review, lossErrorDb, loadBearsW }: PracticeWorld, part: Part): Part {
+  const left = review.chains.flatMap(({ parts }) => parts).find(({ id }) => id === part.id) ?? part
+  const bears = part.id === PRACTICE_IDS.load && loadBearsW !== null ? { ...left, ratingW: loadBearsW } : left
+  return lossier(bears, lossErrorDb[part.id] ?? 0)
 }
 
 /** An instrument as it was found, with what was found out of it but the words on its knob. */

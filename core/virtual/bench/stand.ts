@@ -10,7 +10,9 @@ import { modulationAnalyser } from './instruments/modulationAnalyser'
 import type { InstrumentPlace } from './instruments/place'
 import { powerMeter } from './instruments/powerMeter'
 import { supply } from './instruments/supply'
+import { burningParts, withBurnt } from './heat'
 import type { ScpiInstrument } from './scpiInstrument'
+import type { Keyed } from './radio'
 import type { RadioDoes, StandSetting } from './setting'
 import type { BenchTruth } from './truth'
 
@@ -34,6 +36,8 @@ export interface StandOf {
   radioId: string
   setting: () => StandSetting
   damaged: string[]
+  /** Parts that burnt, by id. */
+  burnt: Set<string>
 }
 
 const MAKERS: Readonly<
@@ -49,12 +53,36 @@ const MAKERS: Readonly<
 }
 
 /** A stand: its instruments are made when somebody first speaks to them. */
-export function virtualStand({ seed, truth, radioId, setting, damaged }: StandOf): VirtualStand {
+export function virtualStand({
+  seed,
+  truth: given,
+  radioId,
+  setting,
+  damaged,
+  burnt,
+}: StandOf): VirtualStand {
+  const truth: BenchTruth = {
+    ...given,
+    partErrors: (plug, frequencyHz) => withBurnt(given.partErrors(plug, frequencyHz), plug, burnt),
+  }
   const made = new Map<string, ScpiInstrument>()
   const generators = new Map<RoleId, VirtualGenerator>()
   const damage = (words: string): void => {
     const name = words.slice(0, words.indexOf(':') + 1)
     if (!damaged.some(one => one.startsWith(name))) damaged.push(words)
+  }
+  /** Whoever is kept keyed heats what it is plugged into; what burnt stays so. */
+  const heat = (keyed: Keyed): void => {
+    const plug = setting().plugs[READING_ROLE]
+    if (!plug) return
+    const { forS = 0, carrierHz } = keyed
+    const carrierDbm = truth.radio(radioId).carrierDbm(keyed)
+    for (const part of burningParts(truth.plug(plug), { carrierDbm, frequencyHz: carrierHz, forS })) {
+      burnt.add(part.id)
+      damage(
+        `${part.name}: kept keyed with ${wattsFromDbm(carrierDbm).toPrecision(2)} W for ${forS.toFixed(0)} s it burnt`,
+      )
+    }
   }
   /** What the radio does; keyed into a generator it does what it does on a real bench. */
   const doesNow = (): RadioDoes => {
@@ -68,6 +96,7 @@ export function virtualStand({ seed, truth, radioId, setting, damaged }: StandOf
         if (watts > (instrument.reverseW ?? 0))
           damage(`${instrument.name}: the radio was keyed into it through “${chain.name}”`)
       }
+    if (does.is === 'keyed') heat(does.keyed)
     return does
   }
   const placeOf = (role: RoleId): InstrumentPlace => ({

@@ -36,8 +36,9 @@ const ONLY = 'instrument'
 export function virtualBench(seed: number, truths: Partial<BenchTruth> = {}): VirtualBench {
   const truth = { ...truthFromSeed(seed), ...truths }
   const damaged: string[] = []
+  const burnt = new Set<string>()
   const stand: VirtualBench['stand'] = (radioId, setting) =>
-    virtualStand({ seed, truth, radioId, setting, damaged })
+    virtualStand({ seed, truth, radioId, setting, damaged, burnt })
   return {
     radio: truth.radio,
     stand,

@@ -62,7 +62,9 @@ const REMEDIES: Readonly<Record<string, (review: Review, hands: Hands) => [Revie
       ...review,
       chains: review.chains.map(chain => ({
         ...chain,
-        parts: chain.parts.map(part => (part.id === PRACTICE_IDS.load ? { ...part, ratingW: 2 } : part)),
+        parts: chain.parts.map(part =>
+          part.id === PRACTICE_IDS.load ? libraryPart('load-50', 'another-load') : part,
+        ),
       })),
     },
     hands,

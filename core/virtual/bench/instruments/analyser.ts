@@ -1,6 +1,7 @@
 import type { SpectrumAnalyser } from '../../../chain'
 import { SCPI_ERRORS } from '../../../link'
 import { displayedDbm, drawAnalyser } from '../../simulatedDisplay'
+import { gaussian } from '../../simulatedPath'
 import { seededRandom } from '../../seededRandom'
 import { asWritten, numberIn } from '../arguments'
 import type { Keyed } from '../radio'
@@ -9,14 +10,24 @@ import { seedOf } from '../seedOf'
 import type { Plug } from '../setting'
 import { arrivingDbm, isOf } from '../truth'
 import type { InstrumentPlace } from './place'
-import { asBlock, traceOf } from './trace'
+import { asBlock, type Detector, traceOf } from './trace'
 
 /** Harmonics that are looked at. */
 const HARMONICS = 12
 /** Beyond its range a display does not follow. */
 const NEAR_HZ = 50e3
+/** What a marker on a line scatters from one sweep to the next, dB. */
+const SCATTER_DB = 0.05
 /** Its own harmonics just where it begins to make them, dB below what comes in, and how they grow with it. */
 const OWN = { second: { belowDb: 70, growsBy: 1 }, third: { belowDb: 80, growsBy: 2 } } as const
+
+/** How detectors are spelt (SCPI-99, from memory). */
+const DETECTORS: readonly { is: Detector; spelt: RegExp }[] = [
+  { is: 'normal', spelt: /^NORM(?:AL)?$/i },
+  { is: 'peak', spelt: /^POS(?:ITIVE)?$/i },
+  { is: 'sample', spelt: /^SAMP(?:LE)?$/i },
+  { is: 'mean', spelt: /^AVER(?:AGE)?$/i },
+]
 
 /** A line at an analyser’s input. */
 export interface InputLine {
@@ -31,7 +42,7 @@ export function analyser(place: InstrumentPlace): ScpiInstrument {
   const random = seededRandom(seedOf(`${place.seed}:analyser`))
   const DEFAULTS = {
     ...{ centreHz: 100e6, spanHz: 1e6, bandwidthHz: 10e3, points: 1001 },
-    ...{ isBlock: false, markerDbm: null as number | null },
+    ...{ isBlock: false, markerDbm: null as number | null, detector: 'normal' as Detector },
   }
   let state = { ...DEFAULTS }
 
@@ -60,7 +71,10 @@ export function analyser(place: InstrumentPlace): ScpiInstrument {
     if (state.centreHz < own.fromHz || state.centreHz > own.toHz)
       throw new InstrumentError(SCPI_ERRORS.outOfRange)
     const most = Math.max(-200, ...near.map(({ levelDbm }) => levelDbm))
-    return displayedDbm(own, truthOf(own), most, random) + plug.chain.offsetOnInstrumentDb
+    // How flat it is goes with the frequency: at one frequency it is off by the same every time.
+    const flat = seededRandom(seedOf(`${place.seed}:${own.id}:flat:${Math.round(state.centreHz)}`))()
+    const scattered = most + SCATTER_DB * gaussian(random)
+    return displayedDbm(own, truthOf(own), scattered, () => flat) + plug.chain.offsetOnInstrumentDb
   }
 
   function trace(): Float64Array {
@@ -79,6 +93,11 @@ export function analyser(place: InstrumentPlace): ScpiInstrument {
       '[SENSe:]BANDwidth[:RESolution]': args =>
         void (state.bandwidthHz = numberIn(args, { from: 1, to: 1e8 })),
       '[SENSe:]SWEep:POINts': args => void (state.points = numberIn(args, { from: 11, to: 100_001 })),
+      '[SENSe:]DETector[:FUNCtion]': ([name = '']) => {
+        const detector = DETECTORS.find(({ spelt }) => spelt.test(name))
+        if (!detector) throw new InstrumentError(SCPI_ERRORS.dataType)
+        state.detector = detector.is
+      },
       'FORMat[:DATA]': ([name = '']) => {
         if (!/^(?:ASC(?:II)?|REAL)$/i.test(name)) throw new InstrumentError(SCPI_ERRORS.dataType)
         state.isBlock = /^REAL/i.test(name)

@@ -21,6 +21,8 @@ import type { InstrumentPlace } from './place'
 /** What one reading scatters about the truth, dB: more where clicks come and go. */
 const SCATTER_DB = { steady: 0.1, clicking: 0.3 } as const
 const CLICKING_BELOW_DB = 15
+/** A squelch listens to noise: what its edges scatter by, dB. */
+const SQUELCH_SCATTER_DB = 0.2
 /** What a reading of volts scatters, parts of one. */
 const VOLTS_SCATTER = 0.003
 
@@ -56,7 +58,8 @@ export function audioAnalyser(
     const { hearing } = place.radio()
     const { spacingHz } = does
     const wanted = arriving(roles.wanted, does)
-    isOpen = (wanted?.levelDbm ?? -Infinity) >= hearing.squelchDbm[isOpen ? 'close' : 'open']
+    const feltDbm = (wanted?.levelDbm ?? -Infinity) + SQUELCH_SCATTER_DB * gaussian(random)
+    isOpen = feltDbm >= hearing.squelchDbm[isOpen ? 'close' : 'open']
     if (!does.squelchIsOpen && !isOpen) return null
     const together: ArrivingTogether = { wanted, interferer: arriving(roles.interferer, does), spacingHz }
     return { does, ratio: heardRatio(hearing, together) }

@@ -1,6 +1,7 @@
 import { dbmFromWatts } from '../../../quantity'
 import { SCPI_ERRORS } from '../../../link'
 import { displayedMeterDbm } from '../../simulatedDisplay'
+import { gaussian } from '../../simulatedPath'
 import { seededRandom } from '../../seededRandom'
 import { asWritten, numberIn } from '../arguments'
 import { type CommandRun, InstrumentError, type ScpiInstrument, scpiInstrument } from '../scpiInstrument'
@@ -10,6 +11,9 @@ import type { InstrumentPlace } from './place'
 
 /** What it shows where nothing comes, dBm. */
 const NOTHING_DBM = -90
+
+/** What one reading scatters about the next, dB. */
+const SCATTER_DB = 0.002
 
 /** A power meter: shows what arrives, in dBm or watts. */
 export function powerMeter(place: InstrumentPlace): ScpiInstrument {
@@ -29,7 +33,10 @@ export function powerMeter(place: InstrumentPlace): ScpiInstrument {
       )
     if (place.isDamaged(instrument.name))
       throw new InstrumentError({ code: -240, words: 'Hardware error; input damaged' })
-    const shownDbm = displayedMeterDbm(instrument, inputDbm, random) + chain.offsetOnInstrumentDb
+    // What a meter’s scale is off by is the same whenever it is looked at: only what is left of it scatters.
+    const scale = seededRandom(seedOf(`${place.seed}:${instrument.id}:scale`))()
+    const scattered = inputDbm + SCATTER_DB * gaussian(random)
+    const shownDbm = displayedMeterDbm(instrument, scattered, () => scale) + chain.offsetOnInstrumentDb
     return asWritten(unit === 'W' ? 10 ** ((shownDbm - 30) / 10) : shownDbm)
   }
   return scpiInstrument({
