@@ -93,8 +93,8 @@ function traceFound(text: string, name: string, { carrierHz }: TableOptions): An
     lines: [
       `carrier ${printFrequencyShort(carrier)}, noise floor ${printDbm(floorDbm)}`,
       ...seen.map(
-        ({ harmonic, levelDbm, warning }) =>
-          `×${harmonic}: ${printDbm(levelDbm)}${warning ? ` (${warning})` : ''}`,
+        ({ harmonic, levelDbm, isNoise, warning }) =>
+          `×${harmonic}: ${isNoise ? 'noise, at most ' : ''}${printDbm(levelDbm)}${warning ? ` (${warning})` : ''}`,
       ),
       ...spurs.map(
         ({ frequencyHz, levelDbm }) => `spur ${printFrequencyShort(frequencyHz)}: ${printDbm(levelDbm)}`,

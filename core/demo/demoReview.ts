@@ -10,12 +10,12 @@ import { DEMO_ALSO_STATIONS, demoMemos, demoTakings } from './takings'
 const DEMO_REVIEW_ID = 'demo-fell-race'
 
 /**
- * The demo review “Fell-race marshals’ handhelds”: invented radios measured on an invented bench, the
- * readings drawn from a known truth with a fixed seed. Every call gives the same review.
+ * The demo review “Fell-race marshals’ handhelds”: invented radios read on the virtual bench, by a seed of its own.
+ * Every call gives the same review.
  */
 export function demoReview(): ReviewBundle {
   const review = emptyDemo()
-  const taker = new DemoTaker(createContext(review))
+  const taker = new DemoTaker(createContext(review), review.sets)
   for (const take of demoTakings) take(taker, review.sets)
   const { readings, curves, keyDowns, notes, traces, clips } = taker
   return {

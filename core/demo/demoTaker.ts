@@ -1,4 +1,4 @@
-import { chainLossAt, type Chain, type Instrument } from '../chain'
+import type { Chain, Instrument } from '../chain'
 import type { Context } from '../context'
 import { CoreError } from '../errors'
 import { MINUS, parseLevel, wattsFromDbm } from '../quantity'
@@ -16,13 +16,15 @@ import type {
 import { chainIdOf, INSTRUMENT_ROLE, readThrough, readWith, seenFigure, seenLevel, type Step } from '../step'
 import { AUDIO } from '../station'
 import { wavOf } from '../sound'
-import { seededRandom, type SimulatedVoice, simulatedVoice } from '../virtual'
+import { type SimulatedVoice, simulatedVoice } from '../virtual'
+import { type DoesWhile, DemoStand } from './demoStand'
 
-const SEED = 20261114
 const SECONDS_PER_READING = 41
 const SECONDS_PER_FIGURE = 19
 const WHO = 'Demo bench'
 const AMBIENT_C = 18
+/** How wide an analyser looks for a line, Hz. */
+const LOOKS_ACROSS_HZ = 100e3
 const CLIP = { sampleRateHz: 8000, seconds: 2.5 } as const
 const FILE_NAME = 'made for the demo'
 
@@ -58,9 +60,7 @@ interface ShownGenerator {
   setDbm?: Readonly<Record<string, number>>
 }
 
-/**
- * Takes the demo's readings one after another: truth through the chain, a little off, rounded as displayed.
- */
+/** Takes the demo's readings one after another: instruments of a virtual bench are asked, and shown as they show. */
 export class DemoTaker {
   readonly readings: Reading[] = []
   readonly traces: Review['traces'] = []
@@ -71,27 +71,35 @@ export class DemoTaker {
   readonly clipSounds: ReviewBundle['clips'] = new Map()
   readonly tracePoints: ReviewBundle['traces'] = new Map()
   readonly curvePoints: ReviewBundle['curves'] = new Map()
-  readonly random = seededRandom(SEED)
+  readonly stand: DemoStand
   private levels = 0
   private figures = 0
 
-  constructor(readonly context: Context) {}
+  constructor(
+    readonly context: Context,
+    sets: Review['sets'],
+  ) {
+    this.stand = new DemoStand(context, sets)
+  }
 
-  /** A level at the socket as the bench shows it, dBm at the instrument; null where the chain does not reach. */
-  shown(step: Step, signal: { frequencyHz: number; levelDbm: number }, spreadDb: number): number | null {
-    const { chain, instrument } = this.benchOf(step)
-    const loss = chainLossAt(chain, instrument, signal.frequencyHz)
-    if (!loss.known) return null
-    const off = (this.random() + this.random() + this.random() - 1.5) * spreadDb
-    const signalMw = 10 ** ((signal.levelDbm - loss.lossDb + off) / 10)
-    const noiseMw = instrument.kind === 'spectrum-analyser' ? 10 ** (instrument.floorDbm / 10) : 0
-    return 10 * Math.log10(signalMw + noiseMw)
+  /** What the instrument of a step shows at a frequency, dBm; null where it does not reach. */
+  shown(step: Step, frequencyHz: number, does: DoesWhile): number | null {
+    const { instrument } = this.benchOf(step)
+    if (frequencyHz < instrument.fromHz || frequencyHz > instrument.toHz) return null
+    if (instrument.kind !== 'spectrum-analyser')
+      return this.stand.askAt(step, INSTRUMENT_ROLE, {
+        does,
+        phrase: 'read-power',
+        values: { frequencyHz },
+      })[0]!
+    const values = { frequencyHz, spanHz: LOOKS_ACROSS_HZ, bandwidthHz: instrument.resolutionBandwidthHz }
+    return this.stand.askAt(step, INSTRUMENT_ROLE, { does, phrase: 'read-level-at', values })[0]!
   }
 
   /** Reads a level in a slot, in watts from a meter, in dBm from an analyser. */
-  level(step: Step, slot: string, truth: { levelDbm: number; spreadDb: number }): void {
+  level(step: Step, slot: string, does: DoesWhile): void {
     const frequencyHz = step.slots.find(({ id }) => id === slot)?.frequencyHz ?? step.channel.frequencyHz
-    const seen = this.shown(step, { frequencyHz, levelDbm: truth.levelDbm }, truth.spreadDb)
+    const seen = this.shown(step, frequencyHz, does)
     if (seen === null) return
     const inWatts = this.benchOf(step).instrument.kind === 'power-meter'
     this.keepLevel(step, {

@@ -1,12 +1,18 @@
 import { printFrequencyShort } from '../quantity'
 import type { TracePoints } from '../review'
+import { TraceNoise } from './traceNoise'
 
 /** What the trace says at one harmonic. */
 export interface HarmonicPeak {
   harmonic: number
   frequencyHz: number
   /** null where the trace has no point near. */
-  peak: { frequencyHz: number; levelDbm: number } | null
+  peak: {
+    frequencyHz: number
+    levelDbm: number
+    /** No higher than noise alone reaches in a stretch this wide: what may stand there is at most this. */
+    isNoise: boolean
+  } | null
   /** Levels the trace has at that very frequency, where they differ: how many, and how far apart; null: one. */
   sweeps: { levels: number; spreadDb: number } | null
   /** Largest distance between neighbouring points around it, Hz. */
@@ -42,6 +48,8 @@ export interface TracePeaksInput {
  */
 const FREQUENCY_DOUBT = 20e-6
 const NECESSARY_BANDWIDTH_HZ = 16e3
+/** Noise is taken for a harmonic once in so many harmonics that are not there. */
+const FALSE_PEAK = 1 / 100
 
 /**
  * Finds the highest point near each harmonic, and says where the trace is too coarse or has a gap. A
@@ -51,6 +59,7 @@ const NECESSARY_BANDWIDTH_HZ = 16e3
 export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePeaks {
   const stepHz = medianStep(points.frequenciesHz)
   const rbw = input.resolutionBandwidthHz
+  const noise = new TraceNoise(points.levelsDbm)
   const peaks = Array.from({ length: input.highestHarmonic }, (_unused, index): HarmonicPeak => {
     const harmonic = index + 1
     const frequencyHz = harmonic * input.carrierHz
@@ -79,7 +88,11 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
     return {
       harmonic,
       frequencyHz,
-      peak: { frequencyHz: points.frequenciesHz[best]!, levelDbm: points.levelsDbm[best]! },
+      peak: {
+        frequencyHz: points.frequenciesHz[best]!,
+        levelDbm: points.levelsDbm[best]!,
+        isNoise: points.levelsDbm[best]! <= noise.highestOf(last - first, FALSE_PEAK),
+      },
       sweeps: sweepsAt(points, best),
       stepHz: gapHz,
       coarse,

@@ -1,4 +1,5 @@
 import type { TracePoints } from '../review'
+import { TraceNoise } from './traceNoise'
 
 /** A spur in a trace that is no harmonic. */
 export interface TraceSpur {
@@ -17,8 +18,11 @@ export interface TraceSpursInput {
   highestHarmonic: number
 }
 
-/** A spur must stand this far above the noise, dB. */
+/** A spur must stand this far above the noise, dB, and above what noise alone reaches once in so many traces. */
 const LEAST_ABOVE_FLOOR_DB = 10
+const FALSE_SPUR = 1 / 20
+/** Noise is looked at in stretches of so many points: its neighbours hang together behind a filter. */
+const STRETCH = 10
 const MOST = 12
 
 /**
@@ -32,15 +36,12 @@ export function traceSpurs(points: TracePoints, input: TraceSpursInput): TraceSp
   const stepHz =
     frequenciesHz.length > 1 ? (frequenciesHz.at(-1)! - frequenciesHz[0]!) / (frequenciesHz.length - 1) : 0
   const skirtHz = Math.max(3 * (resolutionBandwidthHz ?? 0), 2 * stepHz)
+  const noiseDbm = new TraceNoise(levelsDbm).highestOfAll(STRETCH, FALSE_SPUR)
+  const leastDbm = Math.max(floorDbm + LEAST_ABOVE_FLOOR_DB, noiseDbm)
   const found: TraceSpur[] = []
   for (let i = 1; i < frequenciesHz.length - 1; i++) {
     const levelDbm = levelsDbm[i]!
-    if (
-      levelDbm < floorDbm + LEAST_ABOVE_FLOOR_DB ||
-      levelDbm < levelsDbm[i - 1]! ||
-      levelDbm <= levelsDbm[i + 1]!
-    )
-      continue
+    if (levelDbm < leastDbm || levelDbm < levelsDbm[i - 1]! || levelDbm <= levelsDbm[i + 1]!) continue
     const frequencyHz = frequenciesHz[i]!
     if (Math.abs(frequencyHz - carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, 2 * skirtHz)) continue
     const harmonic = Math.round(frequencyHz / carrierHz)

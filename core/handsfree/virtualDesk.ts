@@ -37,7 +37,8 @@ function radioDoes(step: Step, does: RadioAs, forS: number): RadioDoes {
   const spacingHz = spacingOf(step.band)
   if (handsFor(does).isKeyed) {
     const speaks = SPEAKS[does] ?? 'nothing'
-    return { is: 'keyed', keyed: { carrierHz: frequencyHz, claimedW, forS, spacingHz, speaks } }
+    const levelId = step.setting.level.id
+    return { is: 'keyed', keyed: { carrierHz: frequencyHz, claimedW, levelId, forS, spacingHz, speaks } }
   }
   return {
     ...{ is: 'hears', channelHz: frequencyHz, spacingHz },

@@ -22,7 +22,16 @@ export { fits, type HeaderPattern, headerPattern } from './scpi/commandTree'
 export { SCPI_ERRORS, scpiError, type ScpiError } from './scpi/errors'
 export { MOST_MESSAGE, type ScpiCommand, scpiCommands, ScpiSyntaxError } from './scpi/message'
 export { scpiNumber } from './scpi/number'
-export { type Heard, type InstrumentLine, makeSafe, speak, type SpeechResult, type Spoken } from './speak'
+export {
+  type Heard,
+  heardIn,
+  type InstrumentLine,
+  makeSafe,
+  speak,
+  spokenLines,
+  type SpeechResult,
+  type Spoken,
+} from './speak'
 export { begun } from './begun'
 export { guessAnswer, type GuessedAnswer } from './guessAnswer'
 export { plainBook, readLevel } from './readLevel'

@@ -1,4 +1,4 @@
-import type { Phrasebook, PhraseAnswer, PhraseName, Place } from './phrasebook/types'
+import type { Phrase, Phrasebook, PhraseAnswer, PhraseName, Place } from './phrasebook/types'
 import { type Answer, readAnswer } from './scpi/answer'
 import { type ScpiError, scpiError } from './scpi/errors'
 
@@ -37,14 +37,9 @@ export async function speak(
   line: InstrumentLine,
   { book, name, values = {} }: { book: Phrasebook; name: PhraseName; values?: Spoken },
 ): Promise<SpeechResult> {
-  const phrase = book.phrases[name]
-  if (!phrase) return { is: 'refused', why: `“${book.title}” has no words for ${name}`, raw: '' }
-  const lines: string[] = []
-  for (const text of phrase.send) {
-    const filled = filledIn(text, values)
-    if (filled === null) return { is: 'refused', why: `“${text}” wants a value nobody gave`, raw: '' }
-    lines.push(filled)
-  }
+  const said = spokenLines({ book, name, values })
+  if (said.is === 'refused') return { ...said, raw: '' }
+  const { phrase, lines } = said
   const last = lines.pop()!
   for (const one of lines) await line.send(one)
   if (phrase.waitMs > 0) await line.wait(phrase.waitMs)
@@ -66,6 +61,27 @@ export async function speak(
   const heard = heardIn(readAnswer(bytes, form), phrase.answer)
   const error = await firstError(line, book)
   return error ? { is: 'error', error } : heard
+}
+
+/** What is sent to say one thing, line by line, or why it cannot be said. */
+export function spokenLines({
+  book,
+  name,
+  values = {},
+}: {
+  book: Phrasebook
+  name: PhraseName
+  values?: Spoken
+}): { is: 'said'; phrase: Phrase; lines: string[] } | { is: 'refused'; why: string } {
+  const phrase = book.phrases[name]
+  if (!phrase) return { is: 'refused', why: `“${book.title}” has no words for ${name}` }
+  const lines: string[] = []
+  for (const text of phrase.send) {
+    const filled = filledIn(text, values)
+    if (filled === null) return { is: 'refused', why: `“${text}” wants a value nobody gave` }
+    lines.push(filled)
+  }
+  return { is: 'said', phrase, lines }
 }
 
 /** Makes an instrument safe. Whatever goes wrong, every line is tried. @returns what failed, in words. */
@@ -100,7 +116,8 @@ function filledIn(text: string, values: Spoken): string | null {
   return isWhole ? filled : null
 }
 
-function heardIn(answer: Answer, { unit, scale, pick, packed }: PhraseAnswer): SpeechResult {
+/** An answer as its phrase reads it. */
+export function heardIn(answer: Answer, { unit, scale, pick, packed }: PhraseAnswer): SpeechResult {
   switch (answer.is) {
     case 'unreadable':
       return { is: 'refused', why: answer.why, raw: answer.raw }

@@ -52,7 +52,7 @@ export {
   momentOf,
   type Moment,
 } from './transmit/harmonics/harmonicSlots'
-export { levelFromPeak, levelFromSpur, type TakenTrace } from './transmit/harmonics/fromTrace'
+export { levelFromPeak, levelFromSpur, peakText, type TakenTrace } from './transmit/harmonics/fromTrace'
 export { OFF_AIR_HIGHEST, OFF_AIR_ID, offAirGeometry } from './transmit/off-air/plan'
 export { offAirDbc, offAirLines } from './transmit/off-air/evaluate'
 export { LOG_MOMENTS_S, POWER_OVER_TIME_ID, USUAL_DROOP_DB } from './transmit/power-over-time/plan'
@@ -88,6 +88,7 @@ export { STRESS_ID, stressConsent, type StressConsent } from './whole/stress/pla
 export { powerChange, type PowerChange } from './whole/stress/evaluate'
 export { handsFor, type RadioAs } from './radioAs'
 export { generatorsOf, type GeneratorSet, type ReadAction } from './readAction'
+export { generatorSet } from './receive/generatorSet'
 export { canBeReadByInstrument, nextRead } from './nextRead'
 export { momentOf as logMomentOf } from './transmit/power-over-time/droop'
 export { readsHarmonicsAt } from './transmit/harmonics/reads'

@@ -53,6 +53,7 @@ export const linkSchemas = {
           keyed: Joi.object({
             carrierHz: Joi.number().min(1e4).max(1e12).required(),
             claimedW: Joi.number().greater(0).max(1e5).required(),
+            levelId: Joi.string().allow('').max(200),
             forS: Joi.number().min(0).max(1e6).required(),
             spacingHz: Joi.number().min(1e3).max(1e6),
             speaks: Joi.valid('nothing', 'tone', 'loudest'),

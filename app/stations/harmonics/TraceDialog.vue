@@ -4,7 +4,7 @@ import type { Detection, Display } from '#core/uncertainty'
 import { DISPLAY_ITEMS } from '~/components/bench/displayItems'
 import type { HarmonicPeak, TracePeaks, TraceSpur } from '#core/format'
 import type { Band } from '#core/review'
-import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS } from '#core/station'
+import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS, peakText } from '#core/station'
 import { printDbm, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import type { TraceFileRead } from '~/workers/trace.worker'
 import { askTraceWorker } from '~/workers/traceWorker'
@@ -114,6 +114,12 @@ function take(): void {
     })
 }
 
+/** What is to be known of a peak before it is taken. */
+function remarkOf({ warning, peak }: HarmonicPeak): string {
+  const noise = peak?.isNoise ? 'No higher than noise alone gets: at most this.' : ''
+  return [noise, warning].filter(Boolean).join(' ')
+}
+
 function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
   const above = `${aboveFloorDb.toFixed(0)} dB above the noise`
   return `${printMhzFigure(frequencyHz)} MHz, ${printDbm(levelDbm)} at the instrument, ${above}`
@@ -183,9 +189,9 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
               <td>×{{ line.harmonic }}</td>
               <td class="right figure">{{ printMhzFigure(line.frequencyHz) }}</td>
               <td class="right figure">
-                {{ line.peak ? line.peak.levelDbm.toFixed(1).replace('-', '−') : '–' }}
+                {{ line.peak ? peakText(line.peak) : '–' }}
               </td>
-              <td class="small" :class="{ doubt: line.warning }">{{ line.warning ?? '' }}</td>
+              <td class="small" :class="{ doubt: line.warning }">{{ remarkOf(line) }}</td>
             </tr>
           </tbody>
         </table>

@@ -33,10 +33,8 @@ const SWEPT: Readonly<Record<string, Readonly<Record<string, SimulatedAntenna>>>
   },
 }
 
-/** A typed match of a set nobody swept, by set and band. */
-const TYPED: Readonly<Record<string, Readonly<Record<string, readonly number[]>>>> = {
-  mini: { '2m': [3.1, 2.8, 2.7], '70cm': [1.6, 1.4, 1.5] },
-}
+/** The set nobody swept: its match is read channel by channel. */
+const READ_SET = 'mini'
 
 /** Antennas of two radios: one swept, beside the control’s, one typed. */
 export const takeAntenna: DemoTaking = (taker, sets) => {
@@ -44,10 +42,12 @@ export const takeAntenna: DemoTaking = (taker, sets) => {
     for (const step of stepsAt(ANTENNA_ID, set, taker)) {
       const swept = set.id in DEMO_ANTENNAS ? SWEPT[step.variant?.id ?? '']?.[step.band.id] : undefined
       if (swept) takeSweep(taker, step, swept)
-      TYPED[set.id]?.[step.band.id]?.forEach((vswr, i) => {
-        const slot = step.slots[i]!.id
-        taker.figure(step, slot, { text: vswr.toFixed(1), value: vswr, unit: 'VSWR', resolution: 0.1 })
-      })
+      if (set.id !== READ_SET) continue
+      for (const { id, frequencyHz } of step.slots.slice(0, step.band.channels.length)) {
+        const asked = { does: { radio: 'squelched' }, phrase: 'read-vswr', values: { frequencyHz } } as const
+        const value = Number(taker.stand.askKind(step, 'antenna-analyser', asked).toFixed(1))
+        taker.figure(step, id, { text: value.toFixed(1), value, unit: 'VSWR', resolution: 0.1 })
+      }
     }
 }
 

@@ -1,18 +1,16 @@
 import { printNumber } from '../../quantity'
-import { AUDIO_ID } from '../../station'
+import { AUDIO, AUDIO_ID, GENERATOR, generatorSet, type RadioAs } from '../../station'
 import { type DemoTaking, firstStepAt } from './taking'
 
-/** Volts across the load, invented: by slot. */
-const VOLTS: Readonly<Record<string, number>> = {
-  'rated-v': 1.87,
-  'tone-v': 0.62,
-  'quiet-v': 0.0071,
-  'response-300': 1.58,
-  'response-500': 1.09,
-  'response-1000': 0.62,
-  'response-2000': 0.298,
-  'response-3000': 0.176,
-}
+/** A strong signal, dBm on the generator. */
+const STRONG_DBM = -46
+/** Which volts are read: the volume, and the tone at the generator, Hz; none is a plain carrier. */
+const VOLTS: readonly (readonly [slot: string, radio: RadioAs, toneHz: number | null])[] = [
+  ['rated-v', 'rated-volume', 1000],
+  ['tone-v', 'squelch-open', 1000],
+  ['quiet-v', 'squelch-open', null],
+  ...[300, 500, 1000, 2000, 3000].map(hz => [`response-${hz}`, 'squelch-open', hz] as const),
+]
 
 /** What comes out of one radio’s speaker socket. */
 export const takeAudio: DemoTaking = (taker, sets) => {
@@ -21,8 +19,13 @@ export const takeAudio: DemoTaking = (taker, sets) => {
   if (!step) return
   taker.figure(step, 'load', { text: '8', value: 8, unit: 'Ω', resolution: 0.1 })
   taker.figure(step, 'claim-thd', { text: '12', value: 12, unit: '%', resolution: 1 })
-  for (const [slot, value] of Object.entries(VOLTS)) {
-    const decimals = value < 0.1 ? 4 : 3
+  const { frequencyHz } = step.channel
+  const strong = generatorSet(step, { role: GENERATOR, frequencyHz, levelDbm: STRONG_DBM })
+  for (const [slot, radio, toneHz] of VOLTS) {
+    taker.stand.turn(step, toneHz === null ? { ...strong, deviationHz: 0 } : { ...strong, toneHz })
+    const [seen = 0] = taker.stand.askAt(step, AUDIO, { does: { radio }, phrase: 'read-volts' })
+    const decimals = seen < 0.1 ? 4 : 3
+    const value = Number(seen.toFixed(decimals))
     const text = printNumber(value, decimals)
     taker.figure(step, slot, { text, value, unit: 'V', resolution: 10 ** -decimals })
   }

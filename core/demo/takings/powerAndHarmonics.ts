@@ -1,5 +1,6 @@
 import { tracePeaks } from '../../format'
-import { dbmFromWatts, wattsFromDbm } from '../../quantity'
+import { pointsFor } from '../../link'
+import type { TracePoints } from '../../review'
 import {
   CARRIER_POWER_ID,
   CARRIER_SLOT,
@@ -8,14 +9,14 @@ import {
   levelFromPeak,
   type TakenTrace,
 } from '../../station'
-import { type Step, stepReach } from '../../step'
-import { decibelText, type DemoTaker } from '../demoTaker'
-import { demoTrace } from '../demoTrace'
+import { INSTRUMENT_ROLE, type Step, stepReach } from '../../step'
+import type { DemoTaker } from '../demoTaker'
+import { transmitterTruth } from '../truth/transmitters'
 import { type DemoTaking, stepsAt } from './taking'
-import { transmitterTruth } from './transmitterTruth'
 
 const TRACE_ID = 'demo-trace-trek-b'
 const TRACE_FILE = 'trek2-b-146520-high.csv'
+const KEYED = { radio: 'keyed' } as const
 
 /** Carrier power and harmonics of every radio on its channels that are no sideband. */
 export const takePowerAndHarmonics: DemoTaking = (taker, sets) => {
@@ -35,48 +36,27 @@ function isSsb({ band }: Step): boolean {
   return band.mode === 'SSB'
 }
 
+/** A channel the scenario says nothing of is left unmeasured. */
 function readPower(taker: DemoTaker, step: Step): void {
   const channels = [...step.band.channels].sort((a, b) => a.frequencyHz - b.frequencyHz)
   const powers = transmitterTruth[step.set.id]?.powerW[step.band.id]?.[step.setting.level.id]
-  const truthW = powers?.[channels.findIndex(({ id }) => id === step.channel.id)]
-  if (truthW === undefined || truthW === null) return
-  const { frequencyHz } = step.channel
-  const seen = taker.shown(step, { frequencyHz, levelDbm: dbmFromWatts(truthW) }, 0.06)
-  if (seen !== null)
-    taker.keepLevel(step, {
-      slot: CARRIER_SLOT,
-      text: wattsFromDbm(seen).toFixed(2),
-      frequencyHz,
-      bareUnit: 'W',
-    })
+  if (powers?.[channels.findIndex(({ id }) => id === step.channel.id)]) taker.level(step, CARRIER_SLOT, KEYED)
 }
 
+/** As far down as the scenario says something: what comes after is left open. */
 function readHarmonics(taker: DemoTaker, step: Step): void {
+  const levels = transmitterTruth[step.set.id]?.harmonicsDbm[step.band.id]?.[step.setting.level.id]
+  if (!levels) return
   if (step.set.id === 'trek-b' && step.band.id === '2m' && step.setting.level.id === 'high')
     return readTrace(taker, step)
-  for (const signal of signalsOf(step)) {
-    const slot = step.slots[signal.harmonic - 1]!
-    if (!stepReach(step, slot, taker.context).covered) continue
-    const seen = taker.shown(step, signal, 0.4)
-    if (seen !== null)
-      taker.keepLevel(step, {
-        slot: slot.id,
-        text: decibelText(seen),
-        frequencyHz: slot.frequencyHz,
-        bareUnit: 'dBm',
-      })
-  }
+  for (const slot of step.slots.slice(0, levels.length + 1))
+    if (stepReach(step, slot, taker.context).covered) taker.level(step, slot.id, KEYED)
 }
 
 function readTrace(taker: DemoTaker, step: Step): void {
   const { chain, instrument } = taker.benchOf(step)
   if (instrument.kind !== 'spectrum-analyser') return
-  const points = demoTrace({
-    chain,
-    analyser: instrument,
-    signals: signalsOf(step),
-    random: taker.random,
-  })
+  const points = sweep(taker, step, instrument)
   const taken = {
     resolutionBandwidthHz: instrument.resolutionBandwidthHz,
     keepsHighest: false,
@@ -105,6 +85,29 @@ function readTrace(taker: DemoTaker, step: Step): void {
   keepPeaks(taker, step, { peaks, ...taken, detection: null, moment: 'settled', source })
 }
 
+/** A sweep of all the analyser reaches, levels to a tenth of a decibel as its file has them. */
+function sweep(
+  taker: DemoTaker,
+  step: Step,
+  {
+    fromHz,
+    toHz,
+    resolutionBandwidthHz: bandwidthHz,
+  }: { fromHz: number; toHz: number; resolutionBandwidthHz: number },
+): TracePoints {
+  const spanHz = toHz - fromHz
+  const points = pointsFor(spanHz, bandwidthHz)
+  const levels = taker.stand.askAt(step, INSTRUMENT_ROLE, {
+    does: KEYED,
+    phrase: 'read-trace',
+    values: { centreHz: (fromHz + toHz) / 2, spanHz, bandwidthHz, points },
+  })
+  return {
+    frequenciesHz: Float64Array.from(levels, (_level, i) => Math.round(fromHz + (i * spanHz) / (points - 1))),
+    levelsDbm: Float64Array.from(levels, level => Math.round(10 * level) / 10),
+  }
+}
+
 function keepPeaks(taker: DemoTaker, step: Step, taken: TakenTrace): void {
   for (const peak of taken.peaks.peaks) {
     const level = levelFromPeak(step.slots, peak, taken)
@@ -118,24 +121,4 @@ function keepPeaks(taker: DemoTaker, step: Step, taken: TakenTrace): void {
         source: taken.source,
       })
   }
-}
-
-interface Signal {
-  harmonic: number
-  frequencyHz: number
-  levelDbm: number
-}
-
-/** The carrier and its harmonics at the socket, as they truly are. */
-function signalsOf(step: Step): Signal[] {
-  const truth = transmitterTruth[step.set.id]
-  const levels = truth?.harmonicsDbm[step.band.id]?.[step.setting.level.id]
-  const powers = truth?.powerW[step.band.id]?.[step.setting.level.id]
-  const carrierW = powers?.[1] ?? powers?.[0]
-  if (!levels || !carrierW) return []
-  return [dbmFromWatts(carrierW), ...levels].map((levelDbm, index) => ({
-    harmonic: index + 1,
-    frequencyHz: (index + 1) * step.channel.frequencyHz,
-    levelDbm,
-  }))
 }

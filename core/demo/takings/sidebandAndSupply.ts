@@ -15,8 +15,8 @@ export const takeTwoTone: DemoTaking = (taker, sets) => {
   const set = sets.find(({ id }) => id === SIDEBAND_SET)
   const step = set && firstStepAt(TWO_TONE_ID, set, taker)
   if (!step) return
-  taker.level(step, 'pep', { levelDbm: dbmFromWatts(PEAK_W), spreadDb: 0.02 })
-  taker.level(step, 'mean', { levelDbm: dbmFromWatts(MEAN_W), spreadDb: 0.02 })
+  taker.level(step, 'pep', { radio: 'keyed', makesDbm: dbmFromWatts(PEAK_W) })
+  taker.level(step, 'mean', { radio: 'keyed', makesDbm: dbmFromWatts(MEAN_W) })
   const curveId = taker.curve(
     step,
     'spectrum',
@@ -39,6 +39,12 @@ export const takeSupply: DemoTaking = (taker, sets) => {
   const set = sets.find(({ id }) => id === SUPPLIED_SET)
   const step = set && stepsAt(CARRIER_POWER_ID, set, taker)[1]
   if (!step) return
-  taker.figure(step, 'supply-v', { text: '13.6', value: 13.6, unit: 'V', resolution: 0.1 })
-  taker.figure(step, 'supply-a', { text: '4.9', value: 4.9, unit: 'A', resolution: 0.1 })
+  const keyed = { radio: 'keyed' } as const
+  for (const [slot, unit, phrase] of [
+    ['supply-v', 'V', 'read-volts'],
+    ['supply-a', 'A', 'read-amperes'],
+  ] as const) {
+    const value = Number(taker.stand.askKind(step, 'supply', { does: keyed, phrase }).toFixed(1))
+    taker.figure(step, slot, { text: `${value}`, value, unit, resolution: 0.1 })
+  }
 }

@@ -51,7 +51,7 @@ export function heldOfRatio(ratio: number): number {
 }
 
 /** Level at which a receiver that is tuned right comes to a SINAD, dBm, by halving. */
-export function levelForSinad(hearing: VirtualHearing, sinadDb: number): number {
+export function levelForSinad(hearing: Pick<VirtualHearing, 'equalDbm' | 'gainDb'>, sinadDb: number): number {
   let [low, high] = [hearing.equalDbm - 10, hearing.equalDbm + 60]
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2

@@ -9,6 +9,8 @@ export interface Keyed {
   carrierHz: number
   /** What its maker says of the level it is switched to, W. */
   claimedW: number
+  /** The level it is switched to, as its card names it. */
+  levelId?: string
   /** How long it has been keyed, s; nought where nobody says. */
   forS?: number
   /** Spacing of the channels it is switched to, Hz; the usual one where nobody says. */

@@ -33,12 +33,23 @@ const REFERENCE_HZ = 1000
 
 /** A speaker with 6 dB an octave of de-emphasis, and ends of its own. */
 export function virtualSpeaker(random: () => number): VirtualSpeaker {
-  const [lowHz, highHz] = [120 + 120 * random(), 3200 + 1200 * random()]
-  const gain = (hz: number) => REFERENCE_HZ / hz / Math.hypot(1, lowHz / hz) / Math.hypot(1, hz / highHz)
+  const ends = { lowHz: 120 + 120 * random(), highHz: 3200 + 1200 * random() }
   return {
     ratedV: 1.6 + 0.6 * random(),
     usualV: 0.45 + 0.2 * random(),
     humDb: -36 - 8 * random(),
-    responseDb: toneHz => 20 * Math.log10(gain(toneHz) / gain(REFERENCE_HZ)),
+    responseDb: speakerResponse(ends),
   }
+}
+
+/** A fall of 6 dB an octave between two ends, counted from 1 kHz, dB. */
+export function speakerResponse({
+  lowHz,
+  highHz,
+}: {
+  lowHz: number
+  highHz: number
+}): VirtualSpeaker['responseDb'] {
+  const gain = (hz: number) => REFERENCE_HZ / hz / Math.hypot(1, lowHz / hz) / Math.hypot(1, hz / highHz)
+  return toneHz => 20 * Math.log10(gain(toneHz) / gain(REFERENCE_HZ))
 }

@@ -38,7 +38,7 @@ describe('the findings of the demo', () => {
 
   it('notice that two samples disagree, and what is open', () => {
     const said = remarks(found, context)
-    expect(said[0]?.text).toContain('sample A is 29')
+    expect(said[0]?.text).toContain('sample A is 27')
     expect(said.at(-1)).toMatchObject({
       id: 'open',
       text: expect.stringContaining('M25: harmonics and spurs on 2 m'),

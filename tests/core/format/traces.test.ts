@@ -71,7 +71,7 @@ describe('traceDoubt', () => {
   const peak = {
     harmonic: 2,
     frequencyHz: 2e8,
-    peak: { frequencyHz: 2e8, levelDbm: -40 },
+    peak: { frequencyHz: 2e8, levelDbm: -40, isNoise: false },
     sweeps: null,
     stepHz: 5e4,
     coarse: false,

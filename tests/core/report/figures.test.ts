@@ -41,7 +41,7 @@ describe('the further stations in the report', () => {
       words([{ kind: 'table', caption: '', head: [], widths: [], rows: [row] }]).includes('Loudest'),
     )!
     expect(words([{ kind: 'table', caption: '', head: [], widths: [], rows: [loudest] }])).toContain(
-      '2.130 kHz',
+      '2.148 kHz',
     )
     expect(loudest.some(cell => cell.kind === 'strip')).toBe(true)
     const offAir = tables(blocksOf('trek-b')).find(({ caption }) => caption.startsWith('Off-air'))!
@@ -103,7 +103,7 @@ describe('the readings as CSV', () => {
   it('says each figure in its own unit, with temperature and who', () => {
     expect(rows.find(row => row.station === 'Deviation' && row.slot!.startsWith('Loudest'))).toMatchObject({
       readingUnit: 'Hz',
-      reading: '2380',
+      reading: '2400',
       resultUnit: 'Hz',
       rangeUnit: 'Hz',
       who: 'Demo bench',

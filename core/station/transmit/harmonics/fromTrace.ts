@@ -24,17 +24,33 @@ export function levelFromPeak(
 ): KeptLevel | null {
   const settled = slots.find(({ kind }) => kind.n === peak.harmonic)
   if (!settled || !peak.peak) return null
-  const { levelDbm, frequencyHz } = peak.peak
+  const { levelDbm, frequencyHz, isNoise } = peak.peak
   const decimals = Number.isInteger(levelDbm * 10) ? 1 : 2
   const doubt = traceDoubt(peak, taken)
   const { sweeps } = peak
-  return levelOf(slotAt(settled, taken.moment), { levelDbm, frequencyHz, decimals, doubt, sweeps }, taken)
+  return levelOf(
+    slotAt(settled, taken.moment),
+    { levelDbm, frequencyHz, decimals, doubt, sweeps, isNoise },
+    taken,
+  )
+}
+
+/** A peak as it is typed: “<” where it is no higher than noise alone. */
+export function peakText(
+  { levelDbm, isNoise }: { levelDbm: number; isNoise: boolean },
+  decimals = 1,
+): string {
+  return `${isNoise ? '< ' : ''}${levelDbm.toFixed(decimals).replace('-', MINUS)}`
 }
 
 /** A spur found in a trace becomes a reading in a slot of its own. */
 export function levelFromSpur({ levelDbm, frequencyHz }: TraceSpur, taken: TakenTrace): KeptLevel | null {
   const slot = slotAt(spurSlot(frequencyHz), taken.moment)
-  return levelOf(slot, { levelDbm, frequencyHz, decimals: 1, doubt: null, sweeps: null }, taken)
+  return levelOf(
+    slot,
+    { levelDbm, frequencyHz, decimals: 1, doubt: null, sweeps: null, isNoise: false },
+    taken,
+  )
 }
 
 /** A point that keeps the highest of what lies before it is the highest of nobody knows how many looks. */
@@ -48,10 +64,11 @@ function levelOf(
   peak: Pick<SeenLevel, 'levelDbm' | 'frequencyHz' | 'doubt'> & {
     decimals: number
     sweeps: HarmonicPeak['sweeps']
+    isNoise: boolean
   },
   taken: TakenTrace,
 ): KeptLevel | null {
-  const text = peak.levelDbm.toFixed(peak.decimals).replace('-', MINUS)
+  const text = peakText({ levelDbm: peak.levelDbm, isNoise: peak.isNoise }, peak.decimals)
   const read = parseLevel(text, { bareUnit: 'dBm' })
   if (!read.ok) return null
   return {

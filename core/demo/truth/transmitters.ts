@@ -1,16 +1,19 @@
-/** What the invented radios really do; the demo's readings are drawn from it through the bench. */
+/** What one invented radio really makes; the demo’s bench is told so. */
 export interface TransmitterTruth {
   /** Power at the socket by band, level: W for the channels from low to high; null is left unmeasured. */
   powerW: Record<string, Record<string, (number | null)[]>>
   /** ×2 to ×10 at the socket, dBm, by band and level; a shorter list leaves the rest to the noise. */
   harmonicsDbm: Record<string, Record<string, number[]>>
+  /** What it loses while it is kept keyed, dB, and how fast, s. */
+  droop?: { fallDb: number; tauS: number }
 }
 
 const CLEAN = [-42, -47, -55, -58, -60, -61, -62, -63, -64]
 
-/** What the demo’s radios truly do, by set (invented): readings are drawn from it. */
+/** What the demo’s radios truly make, by set (invented). */
 export const transmitterTruth: Record<string, TransmitterTruth> = {
   'trek-a': {
+    droop: { fallDb: 0.38, tauS: 70 },
     powerW: {
       '2m': { high: [4.55, 4.71, 4.62], low: [1.06, 1.08, 1.07] },
       '70cm': { high: [4.1, 4.32, 4.18], low: [0.92, 0.95, 0.9] },
@@ -24,6 +27,7 @@ export const transmitterTruth: Record<string, TransmitterTruth> = {
     },
   },
   'trek-b': {
+    droop: { fallDb: 0.71, tauS: 95 },
     powerW: {
       '2m': { high: [5.02, 5.16, 5.1], low: [1.1, 1.12, 1.1] },
       '70cm': { high: [4.02, 4.2, 3.98], low: [0.9, 0.93, null] },
