@@ -74,6 +74,8 @@ export function serverLine(instrumentId: string, lineEnd: '\n' | '\r\n'): Instru
   const asked = { instrumentId, lineEnd }
   return {
     send: async line => void (await post('query', { ...asked, line, form: 'none' })),
+    sendAll: async lines =>
+      void (await post('query', { ...asked, before: lines.slice(0, -1), line: lines.at(-1), form: 'none' })),
     query: async (line, form) => {
       if (form === 'block')
         return new Uint8Array(await (await post('trace', { ...asked, line, form })).arrayBuffer())

@@ -11,6 +11,7 @@ import {
 import { type VirtualBench, virtualBench } from '#core/virtual'
 import type { PracticeStand } from '~/link/benchDesk'
 import { type PracticeKept, savePractice } from '~/storage/practiceStore'
+import { otherTabs } from './otherTabs'
 
 /** What stands set on the bench while the page is left and come back to. */
 export interface PracticeKnobs {
@@ -34,6 +35,8 @@ export interface PracticeSession extends PracticeStand {
   knobs: PracticeKnobs
   turn: (what: HandTurn) => void
   keep: (change: Partial<PracticeKept>) => void
+  /** Nobody is at this bench any more in this tab. */
+  leave: () => void
 }
 
 /** The evening of a review, from what was kept of it. */
@@ -49,14 +52,37 @@ export function practiceSession(from: PracticeKept): PracticeSession {
     second: { dbm: -60, isOn: false, side: 1 },
   })
 
+  /** Knobs as the other tabs have them: what came from there is not sent back. */
+  let known = JSON.stringify(knobs)
+  const others = otherTabs(from.reviewId, news => {
+    if ('kept' in news) return void (kept.value = news.kept)
+    known = JSON.stringify(news.knobs)
+    Object.assign(knobs, news.knobs)
+  })
+  const stopTelling = watch(
+    knobs,
+    () => {
+      const now = JSON.stringify(knobs)
+      if (now === known) return
+      known = now
+      others.tell({ knobs })
+    },
+    { deep: true },
+  )
+
   function keep(change: Partial<PracticeKept>): void {
     kept.value = { ...kept.value, ...change }
     void savePractice(kept.value)
+    others.tell({ kept: kept.value })
   }
 
   return {
     ...{ evening, world, bench, kept, knobs, keep },
     turn: what => keep({ hands: turned(hands(), what, new Date().toISOString()) }),
     stand: bench.stand,
+    leave: () => {
+      stopTelling()
+      others.close()
+    },
   }
 }

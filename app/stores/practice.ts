@@ -10,6 +10,7 @@ export const usePracticeStore = defineStore('practice', () => {
   async function openFor(id: string): Promise<void> {
     if (reviewId.value === id) return
     reviewId.value = id
+    session.value?.leave()
     session.value = null
     const kept = await loadPractice(id).catch(() => null)
     if (!kept || reviewId.value !== id) return

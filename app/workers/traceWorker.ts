@@ -4,6 +4,12 @@ import type { TraceAnswer, TraceWorker } from './trace.worker'
 let remote: Remote<TraceWorker> | null = null
 let broken: Promise<never> | null = null
 
+/** Starts the trace worker before anybody asks: it is there once a sweep is. */
+export async function warmTraceWorker(): Promise<void> {
+  const none = new Float64Array(0)
+  await askTraceWorker(worker => worker.thin({ frequenciesHz: none, levelsDbm: none }, 1))
+}
+
 /** Asks the trace worker; a worker that fails to start rejects instead of staying silent. */
 export async function askTraceWorker<T>(
   ask: (worker: Remote<TraceWorker>) => Promise<TraceAnswer<T>>,

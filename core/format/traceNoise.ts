@@ -9,10 +9,10 @@ const MIDDLE = 0.5
 const gumbelAt = (share: number) => -Math.log(-Math.log(share))
 
 /**
- * The level noise alone reaches in a trace, dBm, as a function of where one looks: whoever searches a stretch for its
- * highest point finds the highest of many looks at noise, not one. The maxima of equal stretches of the trace itself are
- * taken to follow Gumbel’s law in power (exact in the limit for noise behind a filter, whose power is exponential); its
- * place and width come from two low quantiles, so that lines, which are few, do not count as noise.
+ * The level noise alone reaches in a trace, dBm: whoever searches a stretch for its highest point finds the highest of
+ * many looks at noise, not one. The maxima of equal stretches of the trace itself are taken to follow Gumbel’s law in
+ * power (exact in the limit for noise behind a filter, whose power is exponential); its place and width come from two
+ * low quantiles, so that lines, which are few, do not count as noise.
  * @see E. J. Gumbel, Statistics of Extremes (1958), from memory.
  */
 export class TraceNoise {

@@ -6,6 +6,8 @@ import { type ScpiError, scpiError } from './scpi/errors'
 export interface InstrumentLine {
   /** Sends a line; its end is put on by whoever holds it. */
   send: (line: string) => Promise<void>
+  /** Sends several lines in one go, where whoever holds the line can: one way to it instead of many. */
+  sendAll?: (lines: readonly string[]) => Promise<void>
   /** Sends a line and waits for the answer. */
   query: (line: string, form: 'line' | 'block') => Promise<Uint8Array>
   /** Waits, without keeping anybody from working. */
@@ -41,7 +43,7 @@ export async function speak(
   if (said.is === 'refused') return { ...said, raw: '' }
   const { phrase, lines } = said
   const last = lines.pop()!
-  for (const one of lines) await line.send(one)
+  await sendLines(line, lines)
   if (phrase.waitMs > 0) await line.wait(phrase.waitMs)
   if (phrase.answer === null) {
     await line.send(last)
@@ -61,6 +63,12 @@ export async function speak(
   const heard = heardIn(readAnswer(bytes, form), phrase.answer)
   const error = await firstError(line, book)
   return error ? { is: 'error', error } : heard
+}
+
+/** Sends lines one after the other: in one go where the line can. */
+export async function sendLines(line: InstrumentLine, lines: readonly string[]): Promise<void> {
+  if (line.sendAll && lines.length > 1) return line.sendAll(lines)
+  for (const one of lines) await line.send(one)
 }
 
 /** What is sent to say one thing, line by line, or why it cannot be said. */

@@ -2,6 +2,8 @@
 export const LINK_LIMITS = {
   /** Longest line that is sent, characters. */
   lineCharacters: 4096,
+  /** Lines that are sent in one go. */
+  linesAtOnce: 20,
   /** Longest line that is answered, bytes; a block is a whole trace and may be longer. */
   answerBytes: 2_000_000,
   blockBytes: 8_000_000,

@@ -9,6 +9,8 @@ import { Turns } from './turns'
 export interface LinkRequest {
   instrumentId: string
   line: string
+  /** Lines that are sent before it, in the same turn. */
+  before?: readonly string[]
   lineEnd: '\n' | '\r\n'
   /** none: nothing is answered. */
   form: 'none' | 'line' | 'block'
@@ -45,11 +47,13 @@ export class LinkService {
   /** Says a line, and waits for what it brings. @throws LinkError */
   async say(
     client: string,
-    { instrumentId, line, lineEnd, form, timeoutMs }: LinkRequest,
+    { instrumentId, line, before = [], lineEnd, form, timeoutMs }: LinkRequest,
   ): Promise<Uint8Array> {
-    if (!isSendable(line)) throw new LinkError('bad-request', 'A line is one line of plain characters.')
+    if (![...before, line].every(isSendable))
+      throw new LinkError('bad-request', 'A line is one line of plain characters.')
     const { tcp, turns } = await this.instrument(instrumentId)
     return turns.during(client, async () => {
+      for (const one of before) await tcp.send(one, lineEnd)
       if (form !== 'none') return tcp.query(line, { end: lineEnd, form, timeoutMs })
       await tcp.send(line, lineEnd)
       return new Uint8Array()

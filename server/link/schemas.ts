@@ -17,6 +17,7 @@ export const linkSchemas = {
   query: Joi.object({
     ...{ instrumentId, lineEnd, timeoutMs },
     line: line.required(),
+    before: Joi.array().items(line).max(LINK_LIMITS.linesAtOnce).default([]),
     form: Joi.valid('none', 'line').required(),
   }),
   trace: Joi.object({

@@ -67,6 +67,10 @@ test('an evening from its start to its envelope: the offset is seen, cleared, re
     await field.fill(levels[n - 1] ?? '-80')
     await page.keyboard.press('Enter')
   }
+  // Simulated readings do not go out as a real radio’s.
+  await page.goto(`${url}publish`)
+  await expect(page.getByTestId('practice-unpublished')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Freeze' })).toHaveCount(0)
   await page.goto(`${url}practice`)
 
   await page.getByRole('button', { name: 'I am done: open it' }).click()

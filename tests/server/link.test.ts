@@ -10,6 +10,7 @@ import {
 import { LinkError } from '../../server/link/linkError'
 import { type LinkRequest, LinkService } from '../../server/link/linkService'
 import { LINK_LIMITS } from '../../server/link/limits'
+import { linkSchemas } from '../../server/link/schemas'
 import { startLink } from '../../server/link/running'
 import { isFromOwnPage } from '../../server/link/sameOrigin'
 import { Tokens } from '../../server/link/tokens'
@@ -99,6 +100,27 @@ describe('where the link goes', () => {
     })
     for (let i = 0; i < 3; i++) expect(text(await service.say('a', line('X?')))).toBe('1\n')
     expect(asked).toBe(1)
+  })
+
+  it('sends lines that go before in their order, and nothing at all where one of them is no line', async () => {
+    const heard: string[] = []
+    const { service } = await linked((said, socket) => {
+      heard.push(said)
+      if (said.endsWith('?')) socket.write('7\n')
+    })
+    expect(text(await service.say('a', line('C?', { before: ['A', 'B 1'] })))).toBe('7\n')
+    expect(heard).toEqual(['A', 'B 1', 'C?'])
+    for (const bad of ['', 'A\nB', 'x'.repeat(LINK_LIMITS.lineCharacters + 1)])
+      expect(await faultOf(service.say('a', line('C?', { before: ['A', bad] })))).toBe('bad-request')
+    expect(heard).toHaveLength(3)
+    const most = {
+      instrumentId: 'one',
+      line: 'C?',
+      form: 'line',
+      before: Array(LINK_LIMITS.linesAtOnce).fill('A'),
+    }
+    expect(linkSchemas.query.validate(most).error).toBeUndefined()
+    expect(linkSchemas.query.validate({ ...most, before: [...most.before, 'A'] }).error).toBeDefined()
   })
 
   it('reads who is allowed from one line, and says which entry it cannot read', () => {

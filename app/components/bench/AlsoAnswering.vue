@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { kindLinkId, KINDS_BY_THEMSELVES } from '~/link/links'
 
-/** What stands in no chain but may answer: a supply for currents, a counter, analysers of antennas and of modulation. */
+/** What stands in no chain but may answer: a supply for currents, a counter, analysers of antennas and modulation. */
 const TITLES: Readonly<Record<(typeof KINDS_BY_THEMSELVES)[number], string>> = {
   supply: 'Supply: currents of each state',
   counter: 'Counter: the carrier’s frequency',

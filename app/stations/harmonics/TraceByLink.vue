@@ -4,6 +4,7 @@ import { INSTRUMENT_ROLE, type Step } from '#core/step'
 import { plainWords } from '~/errors/plainWords'
 import type { StationRun } from '~/composables/useStationRun'
 import type { TraceFileRead } from '~/workers/trace.worker'
+import { warmTraceWorker } from '~/workers/traceWorker'
 
 /** Reads a whole sweep from an analyser that answers, up to the tenth harmonic; it is then looked at as a file is. */
 const { run, step } = defineProps<{ run: StationRun; step: Step }>()
@@ -14,6 +15,10 @@ const deskAt = useBenchDesk()
 const isBusy = ref(false)
 /** A little beyond the tenth harmonic, as far as the analyser goes. */
 const REACH = 10.2
+
+onMounted(() => {
+  void warmTraceWorker().catch(() => {})
+})
 
 const isAnalyser = computed(() => run.instrument.value?.kind === 'spectrum-analyser')
 

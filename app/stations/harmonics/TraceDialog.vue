@@ -8,6 +8,7 @@ import { HIGHEST_HARMONIC, type Moment, MOMENT_TITLES, MOMENTS, peakText } from 
 import { printDbm, printFrequencyShort, printMhzFigure } from '#core/quantity'
 import type { TraceFileRead } from '~/workers/trace.worker'
 import { askTraceWorker } from '~/workers/traceWorker'
+import TraceGlance from './TraceGlance.vue'
 
 /** What a trace file holds, to be looked at before it fills the table. */
 const {
@@ -135,6 +136,7 @@ function spurWords({ frequencyHz, levelDbm, aboveFloorDb }: TraceSpur): string {
   >
     <VCard class="dialog">
       <h2>Bring in “{{ fileName }}”?</h2>
+      <TraceGlance v-if="file" :points="file" :floor-dbm="found?.floorDbm ?? null" />
       <ul class="understood small">
         <li v-for="line in file?.understood" :key="line">{{ line }}</li>
         <li v-if="found">Its noise floor is about {{ printDbm(found.floorDbm, 0) }} at the instrument.</li>

@@ -3,6 +3,7 @@
 const store = useReviewStore()
 const { takeAway } = useTakeAway()
 const { models } = useModels()
+const practice = usePracticeBench()
 
 function takeReview(): void {
   if (store.review) void takeAway(store.review)
@@ -24,6 +25,16 @@ function takeReview(): void {
       <h2>Nothing to publish yet</h2>
       <p>Put a radio on the card and read something of it.</p>
       <div class="row"><VBtn color="primary" to="card">Put a radio on the card</VBtn></div>
+    </section>
+    <section v-else-if="practice" class="sheet empty stack" data-testid="practice-unpublished">
+      <h2>Practice is not published</h2>
+      <p>
+        The readings of this review come from a simulated bench: frozen or sent out they would look like a
+        real radio’s. Report and sheet can be read here as of any review.
+      </p>
+      <div class="row">
+        <VBtn color="primary" :to="`/review/${store.review?.id}/practice`">Back to the practice bench</VBtn>
+      </div>
     </section>
     <template v-else>
       <FreezeReview />
