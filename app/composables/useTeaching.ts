@@ -7,6 +7,7 @@ import {
   type PhraseAnswer,
   type Phrasebook,
   type PhraseName,
+  phrasebooks,
   phrasebookSchema,
   type Place,
   PLACES,
@@ -28,16 +29,9 @@ const TRIED_WITH: Readonly<Record<Place, number>> = {
   points: 1001,
 }
 
-/** Units a phrase’s figure is likely in. */
-const UNITS: Partial<Record<PhraseName, PhraseAnswer['unit']>> = {
-  'read-power': 'dBm',
-  'read-level-at': 'dBm',
-  'read-trace': 'dBm',
-  'read-sinad': 'dB',
-  'read-volts': 'V',
-  'read-amperes': 'A',
-  'read-frequency': 'Hz',
-  'read-vswr': 'VSWR',
+/** The unit a phrase’s figure is likely in: that of the plain phrasebook that knows it. */
+function likelyUnit(name: PhraseName): PhraseAnswer['unit'] | null {
+  return phrasebooks.find(book => book.phrases[name])?.phrases[name]?.answer?.unit ?? null
 }
 
 /** What trying a phrase came to. */
@@ -78,7 +72,7 @@ export function useTeaching(book: () => Phrasebook, linkId: string) {
       const known = book().phrases[next]
       lines.value = known?.send.join('\n') ?? ''
       waitMs.value = known?.waitMs ?? 0
-      unit.value = known?.answer?.unit ?? UNITS[next] ?? 'dBm'
+      unit.value = known?.answer?.unit ?? likelyUnit(next) ?? 'dBm'
       scale.value = known?.answer?.scale ?? 1
       pick.value = known?.answer?.pick ?? null
       tried.value = { is: 'not-yet' }

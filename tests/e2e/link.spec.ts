@@ -68,6 +68,23 @@ test('a SINAD curve by L only: the coach sets the generator until enough is read
   await expect(page.locator('tr', { hasText: '12 dB SINAD' }).first()).toContainText(/dBm/)
 })
 
+test('a deviation by L only: what stands in no chain is linked, and both swings are read', async ({
+  page,
+}) => {
+  const review = await begin(page, ['Service monitor'])
+  await page.goto(`${review}/bench`)
+  await page.getByText('Answering too, outside of any chain').click()
+  const analyser = page.locator('.one', { hasText: 'Modulation analyser: how far the carrier swings' })
+  await analyser.locator('.v-select', { hasText: 'How it is read' }).click()
+  await page.getByRole('option', { name: SIMULATED }).click()
+
+  await page.goto(`${review}/deviation`)
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText(/2 read\. Loudest voice or whistle: it answered/)
+  await expect(page.locator('tr', { hasText: 'Loudest voice or whistle' }).first()).toContainText(/kHz|Hz/)
+})
+
 test('the server’s virtual bench answers on its ports, and the link goes nowhere else', async ({
   page,
   request,
