@@ -10,7 +10,14 @@ export type InstrumentLink = {
   /** One of those the server reaches. */
   | { via: 'server'; serverId: string }
   /** On a serial lead of this machine. */
-  | { via: 'serial'; baudRate: number; vendorId: number | null; productId: number | null }
+  | {
+      via: 'serial'
+      baudRate: number
+      vendorId: number | null
+      productId: number | null
+      /** What it says it is, where other leads are of the same make. */
+      answersAs?: string | null
+    }
 )
 
 /** Kinds that stand in no chain of a review, and are linked by themselves. */

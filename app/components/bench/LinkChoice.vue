@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { SpokenKind } from '#core/link'
 import { type InstrumentLink, useLinks } from '~/link/links'
-import { askForPort } from '~/link/serialLine'
-import { serialOf } from '~/link/serialPort'
+import { askForPort, nameIfNeeded } from '~/link/serialLine'
+import { identityOf, serialOf, type SerialPortLike } from '~/link/serialPort'
 import { lookForServer, serverState } from '~/link/serverLink'
 
 /** How one instrument is read: typed, simulated, by the server, or on a serial lead. */
@@ -37,14 +37,30 @@ const books = computed(() => [
 ])
 const BAUD_RATES = [9600, 19_200, 38_400, 57_600, 115_200]
 
+const USUAL_BAUD = 115_200
+let chosenPort: SerialPortLike | null = null
+
+/** Two leads of one make are told apart by what stands on them: at the right rate it says its name. */
+async function askName(port: SerialPortLike, baudRate: number): Promise<void> {
+  const answersAs = await nameIfNeeded(port, { baudRate, lineEnd: '\n' }).catch(() => null)
+  if (answersAs !== null) change({ answersAs })
+}
+
+function setBaud(baudRate: number): void {
+  change({ baudRate })
+  if (chosenPort) void askName(chosenPort, baudRate)
+}
+
 async function choose(value: string): Promise<void> {
   const phrasebookId = link.value?.phrasebookId ?? null
   if (value === 'typed') return set(linkId, null)
   if (value === 'virtual') return set(linkId, { via: 'virtual', phrasebookId })
   if (value === 'serial') {
     const port = await askForPort()
-    if (port) set(linkId, { via: 'serial', baudRate: 115_200, ...port, phrasebookId })
-    return
+    if (!port) return
+    chosenPort = port
+    set(linkId, { via: 'serial', baudRate: USUAL_BAUD, ...identityOf(port), phrasebookId })
+    return askName(port, USUAL_BAUD)
   }
   set(linkId, { via: 'server', serverId: value.replace(/^server:/, ''), phrasebookId })
 }
@@ -57,7 +73,8 @@ const words = computed(() => {
   const now = link.value
   if (now?.via === 'virtual')
     return 'Simulated: radio, chain and instrument have a truth of their own. Readings say where they come from.'
-  if (now?.via === 'serial') return 'Key the radio yourself (Space), then L.'
+  if (now?.via === 'serial')
+    return `${now.answersAs ? `“${now.answersAs}”. ` : ''}Key the radio yourself (Space), then L.`
   const server = serverState.value
   if (server.is === 'none') return server.why
   if (now?.via === 'server' && reached.value.every(({ id }) => id !== now.serverId))
@@ -81,7 +98,7 @@ const words = computed(() => {
       :items="BAUD_RATES"
       label="Baud"
       class="baud"
-      @update:model-value="change({ baudRate: $event })"
+      @update:model-value="setBaud"
     />
     <VSelect
       v-if="link && books.length > 1"
