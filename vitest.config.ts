@@ -8,7 +8,7 @@ const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const joi = folder('./node_modules/joi/dist/joi-browser.min.mjs')
 const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
 /** Tests that put another registry or another storage under everything, which nobody else is to get. */
-const APART = ['toyStation', 'reviewStorage', 'reviewStore', 'shelfStore', 'ownRulebooks'].map(
+const APART = ['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'shelfStore', 'ownRulebooks'].map(
   name => `tests/app/${name}.test.ts`,
 )
 /**

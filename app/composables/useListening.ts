@@ -34,6 +34,8 @@ export function useListening(settings: () => SinadSettings) {
   const channel = ref(0)
   const channels = ref(1)
   let open: OpenInput | null = null
+  /** Counts what was asked for: what comes of an earlier asking is given back. */
+  let order = 0
   let picture: { canvas: HTMLCanvasElement; look: ToneLook; handed: boolean } | null = null
   let here: TonePicture | null = null
   /** The device that was opened is shown as chosen; that is no new choice. */
@@ -42,12 +44,16 @@ export function useListening(settings: () => SinadSettings) {
   async function listen(): Promise<void> {
     stop()
     session.value++
+    const mine = ++order
     state.value = { kind: 'starting' }
     try {
-      open = await openInput(
+      const opened = await openInput(
         { deviceId: deviceId.value, settings: settings(), channel: channel.value },
         { hear, lost },
       )
+      // Somebody stopped, or left, while the microphone was being opened: nobody wants it any more.
+      if (mine !== order) return opened.close()
+      open = opened
       handOver()
       channels.value = open.channels
       isOwnChoice = deviceId.value !== open.deviceId
@@ -55,6 +61,7 @@ export function useListening(settings: () => SinadSettings) {
       state.value = { kind: 'listening', ...open.facts }
       devices.value = await inputDevices()
     } catch (error) {
+      if (mine !== order) return
       open = null
       state.value = { kind: 'stopped', words: refusalWords(error) }
     }
@@ -99,6 +106,7 @@ export function useListening(settings: () => SinadSettings) {
   }
 
   function stop(): void {
+    order += 1
     open?.close()
     open = null
     heard.value = null

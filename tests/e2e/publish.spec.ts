@@ -24,7 +24,7 @@ async function pdfText(path: string): Promise<{ text: string; pages: number }> {
 test('a sheet: on the screen, as PDF, as PNG and SVG, and in the reviewer’s own words', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/sheet`)
   const sheet = page.getByTestId('sheet-page')
-  await expect(sheet).toContainText('Sample B is 7.0 dB outside the law on 2 m.')
+  await expect(sheet).toContainText('Sample B is 7.5 dB outside the law on 2 m.')
   await expect(sheet).toContainText('Harmonics of 146.520 MHz, High')
 
   const pdf = await taken(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())
