@@ -67,7 +67,7 @@ export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
       said: plainWords,
     })
     void desk.leave()
-    told.value = endWords(end)
+    told.value = [endWords(end), ...desk.damage().map(words => `Damaged: ${words}.`)].join(' ')
     state.value = 'idle'
   }
 

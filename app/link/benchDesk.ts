@@ -19,6 +19,8 @@ import { serialLine } from './serialLine'
 /** A bench of an evening of practice, where the review is one. */
 export interface PracticeStand {
   stand: (radioId: string, setting: () => StandSetting) => VirtualStand
+  /** What broke or burnt on it, in words. */
+  damage: () => readonly string[]
 }
 
 /** What reading at the bench hangs on. */
@@ -38,6 +40,8 @@ export interface BenchDeskInput {
 /** A desk whose instruments are given back when nobody reads any more. */
 export interface BenchDesk extends Desk {
   leave: () => Promise<void>
+  /** What broke or burnt on the simulated bench, in words. */
+  damage: () => readonly string[]
 }
 
 /** A minute of the simulated bench takes two seconds: nobody learns from waiting for one that is not there. */
@@ -52,8 +56,9 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
     const chosen = books.find(({ id }) => linkId !== null && id === links[linkId]?.phrasebookId)
     return chosen ?? plainBook(kind)
   }
+  const bench: PracticeStand = practice ?? virtualBench(seed)
   const simulated = virtualDesk({
-    stand: setting => (practice ?? virtualBench(seed)).stand(step().set.id, setting),
+    stand: setting => bench.stand(step().set.id, setting),
     ...{ step, context, bookFor, goesOn },
     wait: seconds => simulatedWait(seconds, goesOn),
     named: practice ? 'practice bench' : 'virtual bench',
@@ -102,6 +107,7 @@ export function benchDesk(input: BenchDeskInput): BenchDesk {
 
   return {
     goesOn,
+    damage: bench.damage,
     at: role => {
       const plug = standSetting(step(), context(), { does, keyedForS }).plugs[role]
       const kind = plug && spokenKindOf(plug.instrument)

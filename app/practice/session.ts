@@ -80,6 +80,7 @@ export function practiceSession(from: PracticeKept): PracticeSession {
     ...{ evening, world, bench, kept, knobs, keep },
     turn: what => keep({ hands: turned(hands(), what, new Date().toISOString()) }),
     stand: bench.stand,
+    damage: bench.damage,
     leave: () => {
       stopTelling()
       others.close()

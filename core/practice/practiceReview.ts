@@ -31,8 +31,10 @@ export const PRACTICE_IDS = {
 
 /** The frequency of every evening, Hz: one radio, one channel, so that an evening is an evening. */
 export const PRACTICE_HZ = 146.52e6
-/** What its radios claim, W. */
+/** What its radios claim, W, and the one level they have. */
 export const PRACTICE_W = 5
+/** The level of every radio of practice. */
+export const PRACTICE_LEVEL = 'high'
 
 /** A review as somebody left it on the bench: the card from the box, the bench as they believed it to stand. */
 export function practiceReview(given: {
@@ -64,17 +66,17 @@ export function practiceReview(given: {
 }
 
 function practiceRadio(sample: string): RadioSet {
-  const band = newBand({ id: 'practice-2m', name: '2 m', levelIds: ['high'] })
+  const band = newBand({ id: 'practice-2m', name: '2 m', levelIds: [PRACTICE_LEVEL] })
   return {
-    ...newRadioSet({ id: `practice-${sample.toLowerCase()}`, sample, levelId: 'high' }),
+    ...newRadioSet({ id: `practice-${sample.toLowerCase()}`, sample, levelId: PRACTICE_LEVEL }),
     make: 'Ludder',
     model: '1',
-    levels: [newLevel('high', 'High')],
+    levels: [newLevel(PRACTICE_LEVEL, 'High')],
     bands: [
       {
         ...band,
         channelSpacingHz: 12_500,
-        claims: { high: { kind: 'watts', powerW: PRACTICE_W } },
+        claims: { [PRACTICE_LEVEL]: { kind: 'watts', powerW: PRACTICE_W } },
         channels: [newChannel({ id: 'practice-c1', name: '', frequencyHz: PRACTICE_HZ, harmonics: true })],
         receives: [
           {

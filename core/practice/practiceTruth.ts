@@ -10,7 +10,7 @@ import {
   virtualRadio,
 } from '../virtual'
 import type { Hands } from './hands'
-import { PRACTICE_HZ, PRACTICE_IDS, PRACTICE_W } from './practiceReview'
+import { PRACTICE_HZ, PRACTICE_IDS, PRACTICE_LEVEL, PRACTICE_W } from './practiceReview'
 import type { PracticeWorld } from './world'
 
 /** What a half-empty pack costs, dB. */
@@ -96,7 +96,8 @@ function radioNow(radio: VirtualRadio, { battery }: Hands): VirtualRadio {
 
 function reallyDoes(radio: RadioDoes, { toneSquelch, dualWatch }: Hands, looks: number): RadioDoes {
   // What it makes is its own: the card may be corrected, and the radio does not mind.
-  if (radio.is === 'keyed') return { ...radio, keyed: { ...radio.keyed, claimedW: PRACTICE_W } }
+  if (radio.is === 'keyed')
+    return { ...radio, keyed: { ...radio.keyed, claimedW: PRACTICE_W, levelId: PRACTICE_LEVEL } }
   if (radio.is !== 'hears') return radio
   // A generator without the tone never opens a radio that waits for it.
   if (toneSquelch) return { is: 'off' }

@@ -13,7 +13,7 @@ import {
   STRONG_ID,
 } from '../station'
 import type { Slot, Step } from '../step'
-import { PRACTICE_W } from './practiceReview'
+import { PRACTICE_LEVEL, PRACTICE_W } from './practiceReview'
 import { type Keyed, levelForSinad, SPEAKER_LOAD_OHM, type Speaks, type VirtualRadio } from '../virtual'
 
 /** What a slot of a step truly is, in the unit its result comes in; null where the bench has no truth of it. */
@@ -22,6 +22,7 @@ type TrueFigure = (slot: Slot, radio: VirtualRadio, step: Step) => number | null
 const keyedAt = (step: Step): Keyed => ({
   carrierHz: step.channel.frequencyHz,
   claimedW: PRACTICE_W,
+  levelId: PRACTICE_LEVEL,
 })
 
 const CRITERIA_DB: Readonly<Record<string, number>> = { 'sinad-12': 12, 'sinad-20': 20 }

@@ -1,6 +1,7 @@
 import { dbmFromWatts, wattsFromDbm } from '../../quantity'
 import { gaussian } from '../simulatedPath'
 import { seededRandom } from '../seededRandom'
+import { seedOf } from './seedOf'
 import type { VirtualHearing } from './hearing'
 import { type Speaks, virtualDeviation, type VirtualSpeaker, virtualSpeaker } from './voice'
 
@@ -58,6 +59,15 @@ const PAINTED_ONE_IN = 4
 /** Harmonics whose levels are known. */
 const HARMONICS = 12
 
+/** Bands lie further apart than this, Hz. */
+const BAND_HZ = 30e6
+
+/** What a radio does otherwise on one band and level than on the next: its stages are tuned apart, dB. */
+function ownOf(seed: number, { carrierHz, levelId = '' }: Keyed): { shortDb: number; dbc: number } {
+  const random = seededRandom(seedOf(`${seed}:${Math.round(carrierHz / BAND_HZ)}:${levelId}`))
+  return { shortDb: 0.5 * random() - 0.25, dbc: 4 * random() - 2 }
+}
+
 /** A radio from a seed: the same seed is the same radio. */
 export function virtualRadio(seed: number): VirtualRadio {
   const random = seededRandom(seed)
@@ -67,8 +77,11 @@ export function virtualRadio(seed: number): VirtualRadio {
   const dbc = Array.from({ length: HARMONICS }, (_unused, i) => firstDbc - 4 * i + 3 * gaussian(random))
   // Drawn after all that was drawn before there was more to know of a radio: those stay the same.
   const warmth = { droopDb: 0.15 + 0.6 * random(), tauS: 40 + 60 * random(), ppm: 3 * random() - 1.5 }
-  const carrierDbm = ({ claimedW, forS = 0 }: Keyed) =>
-    dbmFromWatts(claimedW) - shortDb - warmth.droopDb * (1 - Math.exp(-forS / warmth.tauS))
+  const carrierDbm = (keyed: Keyed) => {
+    const { claimedW, forS = 0 } = keyed
+    const droopDb = warmth.droopDb * (1 - Math.exp(-forS / warmth.tauS))
+    return dbmFromWatts(claimedW) - shortDb - ownOf(seed, keyed).shortDb - droopDb
+  }
   const efficiency = 0.35 + 0.2 * random()
   const supplyV = 7.4
   const resonance = 0.99 + 0.02 * random()
@@ -86,7 +99,10 @@ export function virtualRadio(seed: number): VirtualRadio {
   const blockingDb = { below: 68 + 14 * random(), above: 68 + 14 * random() }
   return {
     carrierDbm,
-    harmonicDbm: (keyed, n) => carrierDbm(keyed) + (n === 1 ? 0 : dbc[Math.min(n - 2, dbc.length - 1)]!),
+    harmonicDbm: (keyed, n) => {
+      if (n === 1) return carrierDbm(keyed)
+      return carrierDbm(keyed) + dbc[Math.min(n - 2, dbc.length - 1)]! + ownOf(seed, keyed).dbc
+    },
     carrierHz: ({ carrierHz, forS = 0 }) =>
       carrierHz * (1 + 1e-6 * warmth.ppm * (1 + 0.3 * Math.exp(-forS / warmth.tauS))),
     spurs: keyed =>

@@ -298,7 +298,7 @@ describe('what stands in no chain', () => {
     const value = (slot: string) => review.readings.find(one => one.slot === slot)!.seen.value
     expect(value('standby') / currents.standbyA).toBeCloseTo(1, 2)
     expect(value('audio') / currents.receivingA).toBeCloseTo(1, 2)
-    const keyedA = currents.keyedA({ carrierHz: 146.52e6, claimedW: 5 })
+    const keyedA = currents.keyedA({ carrierHz: 146.52e6, claimedW: 5, levelId: 'high' })
     expect(value('transmit-high') / keyedA).toBeCloseTo(1, 2)
   })
 
