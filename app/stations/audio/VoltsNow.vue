@@ -78,7 +78,7 @@ useKeys({ l: toggle, k: keep })
     <div v-if="isOn" class="row live">
       <span class="figure value" data-testid="volts-now" aria-live="off">{{ printNumber(volts, 3) }}</span>
       <span class="small quiet">V rms<br />{{ toneWords }}</span>
-      <VSelect v-model="chosen" class="choice" :items="choices" label="Keep as" />
+      <VSelect v-model="chosen" class="narrow" :items="choices" label="Keep as" />
       <VBtn color="primary" :disabled="volts === null || isClipping || store.readOnly" @click="keep"
         >Keep</VBtn
       >
@@ -96,7 +96,7 @@ useKeys({ l: toggle, k: keep })
       <VSelect
         v-if="isOn && devices.length > 1"
         v-model="deviceId"
-        class="choice"
+        class="narrow"
         :items="devices"
         item-value="id"
         label="Input"
@@ -121,7 +121,7 @@ useKeys({ l: toggle, k: keep })
   line-height: 1.1;
   min-width: 130px;
 }
-.choice {
+.narrow {
   max-width: 320px;
 }
 </style>

@@ -84,7 +84,7 @@ useKeys({ l: () => !isLinked.value && toggle() })
       <VSelect
         v-if="devices.length > 1"
         v-model="deviceId"
-        class="choice"
+        class="narrow"
         :items="devices"
         item-value="id"
         label="Input"
@@ -97,7 +97,7 @@ useKeys({ l: () => !isLinked.value && toggle() })
         label="Channel"
       />
       <VSelect
-        class="choice"
+        class="narrow"
         :model-value="weighting.filter"
         :items="FILTERS"
         label="Filter"
@@ -105,7 +105,7 @@ useKeys({ l: () => !isLinked.value && toggle() })
         @update:model-value="chooseFilter"
       />
       <VSelect
-        class="choice"
+        class="narrow"
         :model-value="deEmphasisUs === null ? OWN : `${deEmphasisUs}`"
         :items="DE_EMPHASES"
         label="De-emphasis"
@@ -127,7 +127,7 @@ useKeys({ l: () => !isLinked.value && toggle() })
 .problem {
   color: var(--outside);
 }
-.choice {
+.narrow {
   max-width: 190px;
   min-width: 150px;
 }
