@@ -91,7 +91,7 @@ export function tracePeaks(points: TracePoints, input: TracePeaksInput): TracePe
       peak: {
         frequencyHz: points.frequenciesHz[best]!,
         levelDbm: points.levelsDbm[best]!,
-        isNoise: points.levelsDbm[best]! <= noise.highestOf(last - first, FALSE_PEAK),
+        isNoise: points.levelsDbm[best]! <= noise.highestNear(best, last - first, FALSE_PEAK),
       },
       sweeps: sweepsAt(points, best),
       stepHz: gapHz,

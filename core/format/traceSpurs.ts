@@ -36,12 +36,17 @@ export function traceSpurs(points: TracePoints, input: TraceSpursInput): TraceSp
   const stepHz =
     frequenciesHz.length > 1 ? (frequenciesHz.at(-1)! - frequenciesHz[0]!) / (frequenciesHz.length - 1) : 0
   const skirtHz = Math.max(3 * (resolutionBandwidthHz ?? 0), 2 * stepHz)
-  const noiseDbm = new TraceNoise(levelsDbm).highestOfAll(STRETCH, FALSE_SPUR)
-  const leastDbm = Math.max(floorDbm + LEAST_ABOVE_FLOOR_DB, noiseDbm)
+  const noise = new TraceNoise(levelsDbm)
+  const falseEach = FALSE_SPUR / Math.max(1, noise.stretchesOf(STRETCH))
   const found: TraceSpur[] = []
   for (let i = 1; i < frequenciesHz.length - 1; i++) {
     const levelDbm = levelsDbm[i]!
-    if (levelDbm < leastDbm || levelDbm < levelsDbm[i - 1]! || levelDbm <= levelsDbm[i + 1]!) continue
+    if (
+      levelDbm < floorDbm + LEAST_ABOVE_FLOOR_DB ||
+      levelDbm < levelsDbm[i - 1]! ||
+      levelDbm <= levelsDbm[i + 1]!
+    )
+      continue
     const frequencyHz = frequenciesHz[i]!
     if (Math.abs(frequencyHz - carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, 2 * skirtHz)) continue
     const harmonic = Math.round(frequencyHz / carrierHz)
@@ -51,6 +56,7 @@ export function traceSpurs(points: TracePoints, input: TraceSpursInput): TraceSp
       Math.abs(frequencyHz - harmonic * carrierHz) <= Math.max(2.5 * necessaryBandwidthHz, skirtHz)
     )
       continue
+    if (levelDbm <= noise.highestNear(i, STRETCH, falseEach)) continue
     found.push({ frequencyHz, levelDbm, aboveFloorDb: levelDbm - floorDbm })
   }
   found.sort((a, b) => b.levelDbm - a.levelDbm)

@@ -38,21 +38,37 @@ describe('what noise alone reaches in a trace', () => {
     for (const k of [5, 13, 40]) {
       const exact = 10 * Math.log10(-Math.log(1 - 0.99 ** (1 / k))) - 90
       const noise = new TraceNoise(trace(k).levelsDbm)
-      expect(Math.abs(noise.highestOf(k, 0.01) - exact)).toBeLessThan(0.8)
+      expect(Math.abs(noise.highestNear(POINTS / 2, k, 0.01) - exact)).toBeLessThan(0.8)
     }
   })
 
   it('does not rise with a carrier and its harmonics, which are few', () => {
-    const bare = new TraceNoise(trace(1).levelsDbm).highestOf(13, 0.01)
-    const lines = new TraceNoise(trace(1, { 1: -10, 2: -40, 3: -55, 4: -60 }).levelsDbm).highestOf(13, 0.01)
+    const bare = new TraceNoise(trace(1).levelsDbm).highestNear(POINTS / 2, 13, 0.01)
+    const lines = new TraceNoise(trace(1, { 1: -10, 2: -40, 3: -55, 4: -60 }).levelsDbm).highestNear(
+      POINTS / 2,
+      13,
+      0.01,
+    )
     expect(Math.abs(lines - bare)).toBeLessThan(0.2)
   })
 
+  it('follows a floor that rises by 20 dB from end to end, as one behind a front end does', () => {
+    const flat = trace(5).levelsDbm
+    const rising = new TraceNoise(flat.map((level, i) => level + (20 * i) / POINTS))
+    const [low, high] = [rising.highestNear(1000, 13, 0.01), rising.highestNear(POINTS - 1000, 13, 0.01)]
+    expect(high - low).toBeGreaterThan(15)
+    expect(high - low).toBeLessThan(20)
+    // Of one that does not rise it is the same everywhere.
+    const level = new TraceNoise(flat)
+    const apart = level.highestNear(1000, 13, 0.01) - level.highestNear(POINTS - 1000, 13, 0.01)
+    expect(Math.abs(apart)).toBeLessThan(1.5)
+  })
+
   it('is near the floor where a trace is averaged, and unknown where it is short', () => {
-    const averaged = new TraceNoise(trace(2, {}, 50).levelsDbm).highestOf(13, 0.01)
+    const averaged = new TraceNoise(trace(2, {}, 50).levelsDbm).highestNear(POINTS / 2, 13, 0.01)
     expect(averaged).toBeGreaterThan(-90)
     expect(averaged).toBeLessThan(-87.5)
-    expect(new TraceNoise(trace(2).levelsDbm.slice(0, 100)).highestOf(13, 0.01)).toBe(-Infinity)
+    expect(new TraceNoise(trace(2).levelsDbm.slice(0, 100)).highestNear(50, 13, 0.01)).toBe(-Infinity)
   })
 })
 
