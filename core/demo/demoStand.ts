@@ -58,6 +58,12 @@ export class DemoStand {
     return this.ask(step, { role: kind, kind }, asked)[0]!
   }
 
+  /** Segments of its power display that light up while it is keyed on a level. */
+  bar({ set, channel, claim }: Step, levelId: string): number {
+    const claimedW = claim.kind === 'watts' ? claim.powerW : 0
+    return this.bench.radio(set.id).barOfTen({ carrierHz: channel.frequencyHz, claimedW, levelId })
+  }
+
   /** Turns a generator to where it is to stand, and on. */
   turn(step: Step, set: GeneratorSet): void {
     const { role, frequencyHz, levelDbm, toneHz, deviationHz } = set

@@ -34,9 +34,9 @@ const FOUND = {
   ],
 }
 
-/** Bars at each level, and levels at which the display reached its steps, dBm at the socket. */
+/** Levels whose bars are looked at, and levels at which the display reached its steps, dBm at the socket. */
 const SHOWN = {
-  bars: { high: 9, low: 9 },
+  bars: ['high', 'low'],
   steps: { s1: -121, s3: -117.5, s5: -112, s7: -106, s9: -98.5, 's9-20': -84 },
 }
 
@@ -81,9 +81,10 @@ function takeFirmware(taker: DemoTaker, set: RadioSet): void {
 
 function takeDisplay(taker: DemoTaker, set: RadioSet): void {
   const [power, signal] = stepsAt(DISPLAY_ID, set, taker)
-  for (const [levelId, value] of Object.entries(SHOWN.bars))
-    if (power)
-      taker.figure(power, `bars-${levelId}`, { text: `${value}`, value, unit: 'bars', resolution: 1 })
+  for (const levelId of power ? SHOWN.bars : []) {
+    const value = taker.stand.bar(power!, levelId)
+    taker.figure(power!, `bars-${levelId}`, { text: `${value}`, value, unit: 'bars', resolution: 1 })
+  }
   if (!signal) return
   for (const [slot, socketDbm] of Object.entries(SHOWN.steps))
     taker.generatorLevel(signal, slot, { role: GENERATOR, levelDbm: socketDbm + ALONE_DB })

@@ -1,6 +1,7 @@
 import { dbmFromWatts } from '../../quantity'
 import type { Band, RadioSet } from '../../review'
 import { type Keyed, seedOf, type VirtualRadio, virtualRadio } from '../../virtual'
+import { paintedBars } from './bars'
 import { hearingTruth } from './hearing'
 import { matchTruth } from './matches'
 import { modulationTruth } from './modulation'
@@ -30,6 +31,7 @@ export function demoRadio(set: RadioSet): VirtualRadio {
     carrierDbm,
     harmonicDbm: (keyed, n) => (n === 1 ? carrierDbm(keyed) : harmonicOf(set, keyed, n)),
     spurs: () => [],
+    barOfTen: keyed => paintedBars[set.id] ?? base.barOfTen(keyed),
     carrierHz: keyed => {
       if (!modulation) return base.carrierHz(keyed)
       const { cold, warm } = modulation.errorHz
