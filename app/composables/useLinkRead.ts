@@ -42,7 +42,9 @@ export function useLinkRead(run: StationRun, nextAt: NextAt = nextOfStation) {
     const [step, context] = [run.step.value, store.context]
     if (!step || !context) return 'There is no step in hand.'
     if (store.readOnly) return 'This review is open elsewhere: nothing is read here.'
-    if (run.unsafe.value) return 'A bench check is open: nothing is keyed before it is seen to.'
+    // Nobody keys a radio that listens: what could harm a generator there is locked by a tick of its own.
+    if (step.work === 'transmits' && run.unsafe.value)
+      return 'A bench check is open: nothing is keyed before it is seen to.'
     if (openInterlocks(step, context).length > 0) return 'Something is to be ticked before anything is read.'
     if (!nextAt(run, step, context)) return 'Everything this step wants is read. R takes a reading again.'
     return null

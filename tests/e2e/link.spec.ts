@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { harmonicRow } from './support'
+import { DEMO, harmonicRow, openDemoAt } from './support'
 
 /** Begins a review with kits of a bench; the address of it. */
 async function begin(page: Page, kits: readonly string[]): Promise<string> {
@@ -83,6 +83,28 @@ test('a deviation by L only: what stands in no chain is linked, and both swings 
   await page.keyboard.press('l')
   await expect(page.getByTestId('link')).toContainText(/2 read\. Loudest voice or whistle: it answered/)
   await expect(page.locator('tr', { hasText: 'Loudest voice or whistle' }).first()).toContainText(/kHz|Hz/)
+})
+
+test('blocking by L only, once it is ticked that nobody can key into the generator', async ({ page }) => {
+  await page.addInitScript(() => {
+    const ids = ['generator', 'pocket-generator', 'sound']
+    const links = Object.fromEntries(ids.map(id => [id, { via: 'virtual' }]))
+    localStorage.setItem('rigorous-meter:links', JSON.stringify(links))
+  })
+  await openDemoAt(page, `${DEMO}/strong-signals?set=mini&step=strong-signals:70cm:70cm-2:high`)
+  await expect(page.getByRole('button', { name: 'All seen to: go on' })).toBeVisible()
+  for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
+  await page.getByRole('button', { name: 'All seen to: go on' }).click()
+  await expect(page.getByTestId('link')).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText('Something is to be ticked before anything is read')
+  await page.getByText('I make sure that the radio cannot transmit').click()
+  await page.locator('h1, h2').first().click()
+  await page.keyboard.press('l')
+  await expect(page.getByTestId('link')).toContainText(
+    /2 read\. Blocked by a carrier at \+1 MHz: it answered/,
+  )
+  await expect(page.locator('tr', { hasText: 'Blocking, the least' })).toContainText(/\d+(\.\d)?\sdB/)
 })
 
 test('the server’s virtual bench answers on its ports, and the link goes nowhere else', async ({
