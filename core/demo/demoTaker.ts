@@ -1,7 +1,7 @@
 import type { Chain, Instrument } from '../chain'
 import type { Context } from '../context'
 import { CoreError } from '../errors'
-import { MINUS, parseLevel, wattsFromDbm } from '../quantity'
+import { parseLevel, wattsFromDbm } from '../quantity'
 import type {
   ClipHead,
   CurveKind,
@@ -18,6 +18,7 @@ import { AUDIO } from '../station'
 import { wavOf } from '../sound'
 import { type SimulatedVoice, simulatedVoice } from '../virtual'
 import { type DoesWhile, DemoStand } from './demoStand'
+import { decibelText, generatorSeen } from './shownLevel'
 
 const SECONDS_PER_READING = 41
 const SECONDS_PER_FIGURE = 19
@@ -277,25 +278,4 @@ export class DemoTaker {
       supersedes: null,
     }
   }
-}
-
-/** A level as a generator shows it. */
-function generatorSeen(levelDbm: number, frequencyHz: number): SeenLevel {
-  return {
-    as: 'level',
-    value: levelDbm,
-    unit: 'dBm',
-    levelDbm,
-    resolutionDb: 0.1,
-    isUpperBound: false,
-    frequencyHz,
-    traceFloorDbm: null,
-    doubt: null,
-    repeatsDbm: [],
-  }
-}
-
-/** A figure in decibels as a display shows it: one decimal, the true minus sign. */
-export function decibelText(value: number): string {
-  return value.toFixed(1).replace('-', MINUS)
 }

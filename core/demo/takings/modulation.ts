@@ -1,7 +1,8 @@
 import { BANDWIDTH_ID, DEVIATION_ID, FREQUENCY_ID, type RadioAs } from '../../station'
 import type { Step } from '../../step'
 import { deviationOverTime, modulatedSpectrum } from '../demoCurves'
-import { decibelText, type DemoTaker, type ShownFigure } from '../demoTaker'
+import type { DemoTaker, ShownFigure } from '../demoTaker'
+import { decibelText } from '../shownLevel'
 import { type ModulationTruth, modulationTruth } from '../truth/modulation'
 import { type DemoTaking, firstStepAt } from './taking'
 

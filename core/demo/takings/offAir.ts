@@ -1,5 +1,6 @@
 import { OFF_AIR_ID } from '../../station'
-import { decibelText, type ShownFigure } from '../demoTaker'
+import type { ShownFigure } from '../demoTaker'
+import { decibelText } from '../shownLevel'
 import { type DemoTaking, firstStepAt } from './taking'
 
 /** Carrier and ×2 to ×5 off the air at the fixed place, dBm. */

@@ -1,7 +1,7 @@
 import { dbmFromWatts } from '../../quantity'
 import { CARRIER_POWER_ID, TWO_TONE_ID } from '../../station'
 import { twoToneSpectrum } from '../demoCurves'
-import { decibelText } from '../demoTaker'
+import { decibelText } from '../shownLevel'
 import { type DemoTaking, firstStepAt, stepsAt } from './taking'
 
 const SIDEBAND_SET = 'tarnwick'
