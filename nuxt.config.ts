@@ -6,6 +6,8 @@ import { fileHeaders } from './server/utils/securityHeaders'
 /** Plain files for any web host (`npm run static`) in place of a server. */
 const isStatic = process.env.RIGOROUS_METER_STATIC === '1'
 
+const nuxtIsDeveloping = () => process.env.NODE_ENV === 'development'
+
 const coreFolder = fileURLToPath(new URL('./core', import.meta.url))
 
 export default defineNuxtConfig({
@@ -64,6 +66,15 @@ export default defineNuxtConfig({
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
   },
   hooks: {
+    // While developing, Nuxt looks for a server's entry even where the page comes without one; Vite 8 has none there.
+    'vite:extendConfig': (config, { isClient }) => {
+      const input = config.build?.rollupOptions?.input
+      if (!nuxtIsDeveloping() || !isClient || typeof input !== 'object' || Array.isArray(input)) return
+      const server = input.entry ?? ''
+      Object.assign(config, {
+        environments: { ...config.environments, ssr: { build: { rollupOptions: { input: { server } } } } },
+      })
+    },
     // The first screen is not to wait for pages nobody asked for: links fetch theirs once they are seen.
     'build:manifest': manifest => {
       for (const file of Object.values(manifest)) file.prefetch = false
