@@ -234,7 +234,7 @@ line(
   await page.getByRole('button', { name: 'Club analyser' }).first().click()
   await page.getByLabel('Resolution bandwidth').fill('0.06')
   await page.keyboard.press('Tab')
-  await page.getByText('Saved', { exact: true }).waitFor()
+  await page.waitForTimeout(1500)
   await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-a&step=harmonics:70cm:70cm-2:high`)
   const button = page.getByRole('button', { name: 'Read a sweep' })
   await button.waitFor()

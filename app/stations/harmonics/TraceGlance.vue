@@ -16,11 +16,11 @@ const thin = computed(() => thinTrace(points, DRAWN))
 const UNDER_MIDDLE_DB = 12
 
 const ends = computed(() => {
-  const { frequenciesHz, levelsDbm } = thin.value
+  const { levelsDbm } = thin.value
   const sorted = Float64Array.from(levelsDbm).sort()
   const [lowest = 0, middle = 0, highest = 0] = [sorted[0], sorted[sorted.length >> 1], sorted.at(-1)]
   return {
-    ...{ fromHz: frequenciesHz[0] ?? 0, toHz: frequenciesHz.at(-1) ?? 1, highest },
+    ...{ fromHz: points.frequenciesHz[0] ?? 0, toHz: points.frequenciesHz.at(-1) ?? 1, highest },
     lowest: Math.max(lowest, middle - UNDER_MIDDLE_DB),
   }
 })
