@@ -66,7 +66,7 @@ export default defineNuxtConfig({
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
   },
   hooks: {
-    // While developing, Nuxt looks for a server's entry even where the page comes without one; Vite 8 has none there.
+    // While developing, Nuxt looks for a server's entry even where the page comes without one.
     'vite:extendConfig': (config, { isClient }) => {
       const input = config.build?.rollupOptions?.input
       if (!nuxtIsDeveloping() || !isClient || typeof input !== 'object' || Array.isArray(input)) return

@@ -1,6 +1,7 @@
 import type { Chain, Instrument } from '../chain'
 import type { Context } from '../context'
 import { CoreError } from '../errors'
+import { levelQuestion } from '../link'
 import { parseLevel, wattsFromDbm } from '../quantity'
 import type {
   ClipHead,
@@ -24,8 +25,6 @@ const SECONDS_PER_READING = 41
 const SECONDS_PER_FIGURE = 19
 const WHO = 'Demo bench'
 const AMBIENT_C = 18
-/** How wide an analyser looks for a line, Hz. */
-const LOOKS_ACROSS_HZ = 100e3
 const CLIP = { sampleRateHz: 8000, seconds: 2.5 } as const
 const FILE_NAME = 'made for the demo'
 
@@ -87,14 +86,8 @@ export class DemoTaker {
   shown(step: Step, frequencyHz: number, does: DoesWhile): number | null {
     const { instrument } = this.benchOf(step)
     if (frequencyHz < instrument.fromHz || frequencyHz > instrument.toHz) return null
-    if (instrument.kind !== 'spectrum-analyser')
-      return this.stand.askAt(step, INSTRUMENT_ROLE, {
-        does,
-        phrase: 'read-power',
-        values: { frequencyHz },
-      })[0]!
-    const values = { frequencyHz, spanHz: LOOKS_ACROSS_HZ, bandwidthHz: instrument.resolutionBandwidthHz }
-    return this.stand.askAt(step, INSTRUMENT_ROLE, { does, phrase: 'read-level-at', values })[0]!
+    const { name: phrase, values } = levelQuestion(instrument, frequencyHz)
+    return this.stand.askAt(step, INSTRUMENT_ROLE, { does, phrase, values })[0]!
   }
 
   /** Reads a level in a slot, in watts from a meter, in dBm from an analyser. */

@@ -34,6 +34,6 @@ export {
 } from './speak'
 export { begun } from './begun'
 export { guessAnswer, type GuessedAnswer } from './guessAnswer'
-export { plainBook, readLevel } from './readLevel'
+export { levelQuestion, plainBook, readLevel } from './readLevel'
 export { spokenKindOf } from './spokenKind'
 export { pointsFor, type ReadTrace, readTrace, type TraceResult } from './readTrace'

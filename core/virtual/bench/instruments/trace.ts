@@ -1,3 +1,4 @@
+import { gaussian } from '../../simulatedPath'
 import type { InputLine } from './analyser'
 
 /**
@@ -67,11 +68,9 @@ function noiseAt(detector: Detector, random: () => number): number {
       return -Math.log(1 - random())
     case 'peak':
       return -Math.log(1 - random() ** (1 / LOOKS))
-    case 'mean': {
+    case 'mean':
       // Many looks are nearly Gaussian; the mean of so few is never as little as nothing.
-      const off = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-      return Math.max(0.1, 1 + off / Math.sqrt(LOOKS))
-    }
+      return Math.max(0.1, 1 + gaussian(random) / Math.sqrt(LOOKS))
   }
 }
 
