@@ -1,6 +1,6 @@
 import type { Context } from '../context'
 import { CoreError } from '../errors'
-import { standSetting } from '../handsfree'
+import { generatorPhrases, standSetting } from '../handsfree'
 import { type PhraseName, plainBook, type SpokenKind, spokenKindOf, type Spoken } from '../link'
 import type { RadioSet, RoleId } from '../review'
 import type { GeneratorSet, RadioAs } from '../station'
@@ -66,14 +66,8 @@ export class DemoStand {
 
   /** Turns a generator to where it is to stand, and on. */
   turn(step: Step, set: GeneratorSet): void {
-    const { role, frequencyHz, levelDbm, toneHz, deviationHz } = set
-    const tell = (phrase: PhraseName, values?: Spoken) =>
-      this.askAt(step, role, { does: { radio: 'squelch-open' }, phrase, values })
-    tell('set-frequency', { frequencyHz })
-    if (deviationHz > 0) tell('set-modulation', { deviationHz, toneHz })
-    else tell('modulation-off')
-    tell('set-level', { levelDbm })
-    tell('output-on')
+    for (const { name: phrase, values } of generatorPhrases(plainBook('signal-generator'), set))
+      this.askAt(step, set.role, { does: { radio: 'squelch-open' }, phrase, values })
   }
 
   /** Turns generators off. */

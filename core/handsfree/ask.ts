@@ -1,4 +1,4 @@
-import { type Heard, type PhraseName, speak, type SpeechResult, type Spoken } from '../link'
+import { type Heard, type Phrasebook, type PhraseName, speak, type SpeechResult, type Spoken } from '../link'
 import { MINUS, parseLevel } from '../quantity'
 import type { SeenLevel } from '../review'
 import type { GeneratorSet } from '../station'
@@ -31,16 +31,26 @@ export async function tell(
   throw new ReadingFailedError(`${name}: ${why}`)
 }
 
-/** Sets a generator: frequency, modulation and level first, then its output on. @throws ReadingFailedError */
-export async function setGenerator(generator: AnsweringInstrument, set: GeneratorSet): Promise<void> {
-  const { frequencyHz, deviationHz, toneHz, levelDbm } = set
-  await tell(generator, 'set-frequency', { frequencyHz })
-  if (deviationHz > 0) await tell(generator, 'set-modulation', { deviationHz, toneHz })
-  else if (generator.book.phrases['modulation-off']) await tell(generator, 'modulation-off')
+/** What a generator is told, in order: frequency, modulation and level first, then its output on. */
+export function generatorPhrases(
+  { phrases }: Pick<Phrasebook, 'phrases'>,
+  { frequencyHz, deviationHz, toneHz, levelDbm }: GeneratorSet,
+): { name: PhraseName; values: Spoken }[] {
   // A book that never heard of a plain carrier still knows how to swing it by nothing.
-  else await tell(generator, 'set-modulation', { deviationHz, toneHz })
-  await tell(generator, 'set-level', { levelDbm })
-  await tell(generator, 'output-on')
+  const isPlain = deviationHz === 0 && phrases['modulation-off'] !== undefined
+  return [
+    { name: 'set-frequency', values: { frequencyHz } },
+    isPlain
+      ? { name: 'modulation-off', values: {} }
+      : { name: 'set-modulation', values: { deviationHz, toneHz } },
+    { name: 'set-level', values: { levelDbm } },
+    { name: 'output-on', values: {} },
+  ]
+}
+
+/** Sets a generator and switches its output on. @throws ReadingFailedError */
+export async function setGenerator(generator: AnsweringInstrument, set: GeneratorSet): Promise<void> {
+  for (const { name, values } of generatorPhrases(generator.book, set)) await tell(generator, name, values)
 }
 
 /** A generator’s level as it is kept beside a figure. */

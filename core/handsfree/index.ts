@@ -1,4 +1,4 @@
-export { ReadingFailedError } from './ask'
+export { generatorPhrases, ReadingFailedError } from './ask'
 export { type AnsweringInstrument, type Desk, StoppedError } from './desk'
 export { perform } from './perform'
 export { type RunEnd, runWithoutHands, type RunWithoutHands } from './run'
