@@ -1,5 +1,6 @@
 import { format } from 'date-fns'
 import { noteBackup } from '~/storage/storageHealth'
+import { ownBench } from '~/stores/ownBenchLater'
 import { downloadFile, fileNameFrom } from './useDownload'
 
 /** My bench in a backup. */
@@ -10,7 +11,6 @@ export function useBackup() {
   const shelf = useShelfStore()
   const ui = useUiStore()
   const version = String(useRuntimeConfig().public.version)
-  const own = useOwnBenchStore()
   const { progress, problem, run } = useCancellableWork()
 
   /** @param ids - of reviews; what the browser keeps besides goes along where it is everything. */
@@ -32,6 +32,7 @@ export function useBackup() {
         onProgress((done + 1) / ids.length)
       }
       if (isEverything) {
+        const own = await ownBench()
         await own.load()
         if (own.hasAnything) files[BENCH_NAME] = new Uint8Array(await own.asFile().arrayBuffer())
       }

@@ -1,10 +1,10 @@
 import { plainWords } from '~/errors/plainWords'
+import { ownBench } from '~/stores/ownBenchLater'
 import { unzipped } from '~/workers/zipWorker'
 
 /** Brings several review files in at once, also those of a backup. Nothing on the shelf is replaced. */
 export function useBringIn({ one }: { one: (file: File | undefined) => Promise<void> }) {
   const shelf = useShelfStore()
-  const own = useOwnBenchStore()
   const ui = useUiStore()
 
   async function bringInAll(files: readonly File[]): Promise<void> {
@@ -33,8 +33,10 @@ export function useBringIn({ one }: { one: (file: File | undefined) => Promise<v
   /** The bench of a backup, where there is none here: one that is here is not replaced. */
   async function bringInBench(file: File): Promise<void> {
     const [found] = await unzipped(file, '.bench.json').catch(() => [])
+    if (!found) return
+    const own = await ownBench()
     await own.load()
-    if (found && !own.hasAnything) await own.bringIn(new File([found.bytes as BlobPart], found.name))
+    if (!own.hasAnything) await own.bringIn(new File([found.bytes as BlobPart], found.name))
   }
 
   /** One that is there already in the very same state stays as it is; another state of it comes beside it. */

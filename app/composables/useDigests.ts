@@ -1,5 +1,5 @@
 import type { ReviewDigest } from '#core/past'
-import { loadReview, type ReviewHead } from '~/storage'
+import { loadUnchecked, type ReviewHead } from '~/storage'
 import { forgetDigests, keepDigest, keptDigest } from '~/storage/digestStore'
 import { digester } from '~/workers/digestWorker'
 
@@ -44,10 +44,10 @@ export function useDigests(heads: () => readonly ReviewHead[]) {
   /** One that cannot be read has no marks: it says so itself where it stands. */
   async function workOut({ id }: ReviewHead): Promise<void> {
     try {
-      const review = await loadReview(id)
-      if (!review) return
+      const kept = await loadUnchecked(id)
+      if (kept === null) return
       worker ??= digester()
-      const digest = await worker.digest(review)
+      const digest = await worker.digest(kept)
       add(digest)
       await keepDigest(digest, version)
     } catch {

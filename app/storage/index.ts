@@ -13,6 +13,7 @@ export { rawRecords } from './rawRecords'
 export { DamagedReviewError } from './readBack'
 export {
   loadReview,
+  loadUnchecked,
   noteChange,
   OvertakenError,
   removeReview,

@@ -61,13 +61,35 @@ export async function readStanding(
   record: unknown,
   tell: (words: string) => void,
 ): Promise<Standing | null> {
-  const found = await readHead(id, record)
-  const read = found && (await withJournals(id, record, found, tell))
-  if (!read) return nothingBut(await looseParts(id))
+  const standing = await laidTogether(id, record, tell)
+  if (!standing) return null
+  const { found, read } = standing
   const review = await sound(read)
   const { written, sequence } = read
   const isAsWritten = read.data === found.data && written !== null && written.isOfThisForm
   return { review, written, isAsWritten, sequence }
+}
+
+/**
+ * The same before any schema has looked at it.
+ * @throws DamagedReviewError where parts are lost; CoreError `newer-version`; NoStorageError.
+ */
+export async function readUnchecked(id: string, record: unknown): Promise<unknown> {
+  const standing = await laidTogether(id, record, () => {})
+  if (!standing) return null
+  assertWhole(standing.read)
+  return standing.read.data
+}
+
+/** The records of a review, and what a journal makes of them; null where there is nothing of this id. */
+async function laidTogether(
+  id: string,
+  record: unknown,
+  tell: (words: string) => void,
+): Promise<{ found: ReadBack; read: ReadBack } | null> {
+  const found = await readHead(id, record)
+  const read = found && (await withJournals(id, record, found, tell))
+  return read ? { found, read } : nothingBut(await looseParts(id))
 }
 
 /** Parts without a head are no review, and not nothing either. */
@@ -211,8 +233,14 @@ async function laidOver(left: LeftJournal, found: ReadBack): Promise<ReadBack | 
   return { ...assembled(head, over), parts: { head, read: over }, written: found.written, sequence }
 }
 
-async function sound({ data, lost }: ReadBack): Promise<Review> {
+/** @throws DamagedReviewError */
+function assertWhole({ data, lost }: ReadBack): void {
   if (lost.length > 0) throw new DamagedReviewError('Parts of this review cannot be read.', { data, lost })
+}
+
+async function sound(read: ReadBack): Promise<Review> {
+  assertWhole(read)
+  const { data, lost } = read
   try {
     if (isLargeReview(data)) return await validateReviewAside(data)
     const { validateReview } = await reviewCore()

@@ -1,11 +1,5 @@
 import { expose } from 'comlink'
-import {
-  type Contribution,
-  contribution,
-  type Distribution,
-  monteCarlo,
-  type Simulated,
-} from '#core/uncertainty'
+import { type Contribution, monteCarlo, type Simulated } from '#core/uncertainty'
 
 /** A simulation as it crosses to the page: figures only. */
 export type SimulatedFigures = Omit<Simulated, 'probabilityBelow' | 'median'> & {
@@ -13,6 +7,11 @@ export type SimulatedFigures = Omit<Simulated, 'probabilityBelow' | 'median'> & 
 }
 
 const api = {
+  /** Small simulations of a budget: the browser compiles what it has seen run, and a person waits for the large one. */
+  warmUp(contributions: Contribution[]): void {
+    for (let round = 0; round < 3; round++) monteCarlo(contributions, { trials: 20_000 })
+  },
+
   /** Simulates a budget; with `below` it also tells the share of draws at or under it. */
   simulate(
     contributions: Contribution[],
@@ -36,15 +35,4 @@ const api = {
 
 export type BudgetWorker = typeof api
 
-const USUAL_SHAPES = ['rectangular', 'normal', 'u-shaped', 'between-points'] as const satisfies Distribution[]
-
-/** A small simulation at the start: the browser compiles what it has seen run, and a person waits for the large one. */
-function warmUp(): void {
-  const usual = USUAL_SHAPES.map(distribution =>
-    contribution({ id: distribution, group: 'part', label: distribution, distribution, halfWidth: 1 }),
-  )
-  for (let round = 0; round < 3; round++) monteCarlo(usual, { trials: 20_000 })
-}
-
 expose(api)
-warmUp()

@@ -10,8 +10,14 @@ interface Warm {
 
 let warm: Warm | null = null
 
-/** Starts the worker, so that it answers at once when it is asked; it stays for the next question. */
-export function warmBudgetWorker(): Warm {
+/** Starts the worker and shows it such a budget, so that it answers at once when it is asked. */
+export function warmBudgetWorker(contributions: readonly Contribution[]): void {
+  const { remote, broken } = startedWorker()
+  void Promise.race([remote.warmUp(plain(contributions)), broken]).catch(() => {})
+}
+
+/** The worker; it stays for the next question. */
+function startedWorker(): Warm {
   if (warm) return warm
   const worker = new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' })
   const broken = new Promise<never>((_resolve, reject) =>
@@ -30,12 +36,9 @@ export function simulateBudget(
   contributions: readonly Contribution[],
   options: { trials: number; seed: number; below: number | null },
 ): Promise<SimulatedFigures> {
-  const { remote, broken } = warmBudgetWorker()
-  return Promise.race([
-    remote.simulate(
-      contributions.map(one => ({ ...one })),
-      options,
-    ),
-    broken,
-  ])
+  const { remote, broken } = startedWorker()
+  return Promise.race([remote.simulate(plain(contributions), options), broken])
 }
+
+/** Without what a page wraps around its objects, which does not cross to a worker. */
+const plain = (contributions: readonly Contribution[]) => contributions.map(one => ({ ...one }))

@@ -1,10 +1,10 @@
 import { expose } from 'comlink'
 import { digestOf, type ReviewDigest } from '#core/past'
-import type { Review } from '#core/review'
+import { validateReview } from '#core/review'
 
 const api = {
-  /** What a review comes to, as a shelf shows it. */
-  digest: (review: Review): ReviewDigest => digestOf(review),
+  /** What a review comes to, as a shelf shows it; rejects for what is none. */
+  digest: (kept: unknown): ReviewDigest => digestOf(validateReview(kept)),
 }
 
 export type DigestWorker = typeof api

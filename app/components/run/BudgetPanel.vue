@@ -44,25 +44,41 @@ watch(
   },
 )
 
-/** The worker starts while the pointer is still on its way. */
+/** The worker starts, and has seen such a budget, before anybody asks. */
 function warmUp(): void {
   // One that does not start is told of when it is asked for a figure, not before.
-  void import('~/workers/budgetWorker').then(({ warmBudgetWorker }) => warmBudgetWorker()).catch(() => {})
+  void import('~/workers/budgetWorker')
+    .then(({ warmBudgetWorker }) => warmBudgetWorker(toRaw(budget).contributions))
+    .catch(() => {})
 }
 onMounted(warmUp)
+
+/** A simulation under way or done, and of which budget. */
+let begun: { asked: string; figures: Promise<SimulatedFigures> } | null = null
+
+function figuresOf(asked: string): Promise<SimulatedFigures> {
+  if (begun?.asked !== asked) begun = { asked, figures: simulation() }
+  return begun.figures
+}
+
+async function simulation(): Promise<SimulatedFigures> {
+  const { simulateBudget } = await import('~/workers/budgetWorker')
+  return simulateBudget(toRaw(budget).contributions, { trials: TRIALS, seed: SEED, below: null })
+}
+
+/** Begun while the pointer is still on its way; what goes wrong is told when the figure is asked for. */
+function begin(): void {
+  figuresOf(JSON.stringify(budget)).catch(() => {})
+}
 
 async function simulate(): Promise<void> {
   const asked = JSON.stringify(budget)
   busy.value = true
   try {
-    const { simulateBudget } = await import('~/workers/budgetWorker')
-    const figures = await simulateBudget(toRaw(budget).contributions, {
-      trials: TRIALS,
-      seed: SEED,
-      below: null,
-    })
+    const figures = await figuresOf(asked)
     if (JSON.stringify(budget) === asked) simulated.value = figures
   } catch (error) {
+    begun = null
     problem.value = plainWords(error)
   } finally {
     busy.value = false
@@ -109,8 +125,8 @@ async function simulate(): Promise<void> {
       size="small"
       variant="outlined"
       :loading="busy"
-      @pointerenter="warmUp"
-      @focus="warmUp"
+      @pointerenter="begin"
+      @focus="begin"
       @click="simulate"
       >Check by Monte Carlo</VBtn
     >
