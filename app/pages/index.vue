@@ -1,7 +1,4 @@
 <script setup lang="ts">
-import { CoreError } from '#core/errors'
-import type { ReadReview, ReviewBundle } from '#core/review'
-import type { SalvagedFile } from '~/components/shelf/DamagedFile.vue'
 import type { DamagedHead, ReviewHead } from '~/storage'
 
 const shelf = useShelfStore()
@@ -11,13 +8,12 @@ const config = useRuntimeConfig().public
 
 const title = ref('')
 const filePicker = useTemplateRef<HTMLInputElement>('filePicker')
-const waiting = shallowRef<ReviewBundle | null>(null)
-const damagedFile = shallowRef<SalvagedFile | null>(null)
 const toRemove = shallowRef<ReviewHead | null>(null)
 const { takeFromShelf } = useTakeAway()
 const { digests, left, isLarge, ask } = useDigests(() => shelf.heads)
 const { wanted, found } = useShelfSearch(() => shelf.heads, digests)
 const { progress: takingAway, takeAway: takeSeveral } = useBackup()
+const { waiting, damagedFile, bringIn, put, putCopy } = useBringInOne()
 const { bringInAll } = useBringIn({ one: bringIn })
 
 /** Reviews that were picked, to be taken away together. */
@@ -71,44 +67,6 @@ async function openDemo(): Promise<void> {
   }
 }
 
-async function bringIn(file: File | undefined): Promise<void> {
-  if (!file) return
-  try {
-    await offer(await shelf.readFile(file))
-  } catch (error) {
-    if (!(error instanceof CoreError) || error.code !== 'bad-review') return ui.sayProblem(error)
-    await offerSound(file, error)
-  }
-}
-
-async function offer(bundle: ReadReview): Promise<void> {
-  if (shelf.isOnShelf(bundle.review.id)) waiting.value = bundle
-  else await put(bundle)
-}
-
-/** A damaged file: nothing comes in before it was said what would be left out. */
-async function offerSound(file: File, error: CoreError): Promise<void> {
-  try {
-    const sound = await shelf.salvageFile(file)
-    if (sound) damagedFile.value = { why: error.message, ...sound }
-    else ui.sayProblem(error)
-  } catch (cause) {
-    ui.sayProblem(cause)
-  }
-}
-
-async function put(bundle: ReviewBundle & { missing?: string[] }): Promise<void> {
-  try {
-    await shelf.put(bundle)
-    const missing = bundle.missing?.length ? ` Not in the file: ${bundle.missing.join(', ')}.` : ''
-    ui.say(`“${bundle.review.title}” is on the shelf.${missing}`)
-  } catch (error) {
-    ui.sayProblem(error)
-  }
-  waiting.value = null
-  damagedFile.value = null
-}
-
 function filesPicked(event: Event): void {
   const input = event.target as HTMLInputElement
   void bringInAll([...(input.files ?? [])])
@@ -130,10 +88,6 @@ function askToRemove({ id }: DamagedHead): void {
 async function remove(head: ReviewHead): Promise<void> {
   await shelf.remove(head.id)
   toRemove.value = null
-}
-
-function putCopy(bundle: ReviewBundle): void {
-  void put(shelf.asCopy(bundle))
 }
 </script>
 

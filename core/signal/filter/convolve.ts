@@ -1,3 +1,5 @@
+import { halveRate } from './halveRate'
+
 /**
  * Filters a finished stretch; only where the kernel lies wholly inside, so the result is shorter by its
  * length less one.
@@ -17,17 +19,16 @@ export function convolveInside(samples: Float64Array, kernel: Float64Array, ever
 
 /**
  * The same with a kernel that reads alike from both ends, as every linear-phase low-pass does: half the
- * products, and a quarter of them where every second tap beside the middle one is nought (a half-band filter).
+ * products; a quarter of them for a half-band filter that halves the rate.
  * @param kernel - an odd number of taps, even about the middle one.
  */
 export function convolveEven(samples: Float64Array, kernel: Float64Array, every = 1): Float64Array {
+  if (every === 2 && isHalfBand(kernel)) return halveRate(samples, kernel)
   const last = kernel.length - 1
   const half = last / 2
   const outputs =
     samples.length < kernel.length ? 0 : Math.floor((samples.length - kernel.length) / every) + 1
   const result = new Float64Array(outputs)
-  const step = isHalfBand(kernel) ? 2 : 1
-  const first = step === 2 ? (half + 1) % 2 : 0
   // Two outputs at a time share each tap; of an odd number the last is worked out twice.
   for (let m = 0; m < outputs; m += 2) {
     const next = Math.min(m + 1, outputs - 1)
@@ -35,7 +36,7 @@ export function convolveEven(samples: Float64Array, kernel: Float64Array, every 
     const nextFrom = next * every
     let sum = kernel[half]! * samples[from + half]!
     let nextSum = kernel[half]! * samples[nextFrom + half]!
-    for (let n = first; n < half; n += step) {
+    for (let n = 0; n < half; n++) {
       const tap = kernel[n]!
       sum += tap * (samples[from + n]! + samples[from + last - n]!)
       nextSum += tap * (samples[nextFrom + n]! + samples[nextFrom + last - n]!)

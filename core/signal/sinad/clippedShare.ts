@@ -4,51 +4,74 @@ const RAIL = 0.9996
 /** Equal extremes in a row that a sine of this height would not have, beyond what it would. */
 const LONGER_THAN_A_SINE = 2
 
+/** How high a block of samples goes. */
+export interface BlockHeight {
+  rms: number
+  /** Largest sample, of full scale. */
+  peak: number
+  highest: number
+  lowest: number
+  /** How many samples stand at either extreme. */
+  atHighest: number
+  atLowest: number
+}
+
+/** How high a block goes, in one pass over pairs: a recording has millions of samples. */
+export function heightOf(samples: Float64Array): BlockHeight {
+  let sum = 0
+  let squares = 0
+  let highest = -Infinity
+  let lowest = Infinity
+  let atHighest = 0
+  let atLowest = 0
+  const last = samples.length - 1
+  for (let n = 0; n <= last; n += 2) {
+    const one = samples[n]!
+    // Of an odd number the last is looked at twice, and counted once.
+    const other = samples[n < last ? n + 1 : last]!
+    const pair = n < last
+    sum += pair ? one + other : one
+    squares += pair ? one * one + other * other : one * one
+    const higher = one > other ? one : other
+    const lower = one > other ? other : one
+    if (higher >= highest) {
+      if (higher > highest) atHighest = 0
+      highest = higher
+      atHighest += (one === higher ? 1 : 0) + (pair && other === higher ? 1 : 0)
+    }
+    if (lower <= lowest) {
+      if (lower < lowest) atLowest = 0
+      lowest = lower
+      atLowest += (one === lower ? 1 : 0) + (pair && other === lower ? 1 : 0)
+    }
+  }
+  const mean = sum / samples.length
+  return {
+    rms: Math.sqrt(Math.max(0, squares / samples.length - mean * mean)),
+    peak: Math.max(highest, -lowest),
+    ...{ highest, lowest, atHighest, atLowest },
+  }
+}
+
 /**
  * Share of a block’s samples that are clipped: at the rail of the input, or in runs of equal extremes that are
  * longer than the top of a sine, where something before the input clipped.
  * @param samplesPerTone - samples in one period of the tone; tells how long the top of its sine stays on one
  *   value.
  */
-export function clippedShare(samples: Float64Array, samplesPerTone: number): number {
-  const { highest, lowest, railed, longestRun } = extremesOf(samples)
+export function clippedShare(samples: Float64Array, height: BlockHeight, samplesPerTone: number): number {
+  const { highest, lowest, peak, atHighest, atLowest } = height
+  const railed = peak >= RAIL ? samples.reduce((count, one) => count + (Math.abs(one) >= RAIL ? 1 : 0), 0) : 0
   const atRail = railed > 2 ? railed : 0
+  const inRunsOver = (longest: number) =>
+    Math.max(
+      atHighest > longest ? inRuns(samples, highest, longest) : 0,
+      atLowest > longest ? inRuns(samples, lowest, longest) : 0,
+    )
   // Most blocks have no run at all; only then is the step of the converter looked for.
-  if (longestRun <= LONGER_THAN_A_SINE) return atRail / samples.length
+  if (inRunsOver(LONGER_THAN_A_SINE) === 0) return atRail / samples.length
   const longest = LONGER_THAN_A_SINE + topOfSine(stepOf(samples), (highest - lowest) / 2, samplesPerTone)
-  const flat = Math.max(inRuns(samples, highest, longest), inRuns(samples, lowest, longest))
-  return Math.max(atRail, flat) / samples.length
-}
-
-interface Extremes {
-  highest: number
-  lowest: number
-  /** Samples at the rail of the input. */
-  railed: number
-  /** Longest run of samples that stand at either extreme. */
-  longestRun: number
-}
-
-function extremesOf(samples: Float64Array): Extremes {
-  let [highest, lowest, railed] = [-Infinity, Infinity, 0]
-  let [atHighest, atLowest] = [0, 0]
-  let before = NaN
-  let run = 0
-  for (let n = 0; n < samples.length; n++) {
-    const value = samples[n]!
-    run = value === before ? run + 1 : 1
-    before = value
-    if (value > highest) {
-      highest = value
-      atHighest = 1
-    } else if (value === highest && run > atHighest) atHighest = run
-    if (value < lowest) {
-      lowest = value
-      atLowest = 1
-    } else if (value === lowest && run > atLowest) atLowest = run
-    if (value >= RAIL || value <= -RAIL) railed += 1
-  }
-  return { highest, lowest, railed, longestRun: Math.max(atHighest, atLowest) }
+  return Math.max(atRail, inRunsOver(longest)) / samples.length
 }
 
 /** Samples a sine stays within one step of its top. */

@@ -55,9 +55,10 @@ export function powerDensity(
     fft.release()
   }
   const frames = Math.max(1, starts.length)
+  for (let k = 0; k < density.length; k++) density[k]! /= frames
   return {
     binHz,
-    density: density.map(value => value / frames),
+    density,
     framePower,
     independentFrames: Math.max(1, samples.length / (squares ** 2 / fourths)),
   }
@@ -70,35 +71,51 @@ function fillFrames(
   window: Float32Array,
   { first, second }: { first: number; second: number | null },
 ): void {
-  for (let n = 0; n < window.length; n++) {
+  const { length } = window
+  if (second === null) {
+    for (let n = 0, at = 0; n < length; n++, at += 2) {
+      input[at] = window[n]! * samples[first + n]!
+      input[at + 1] = 0
+    }
+    return
+  }
+  for (let n = 0, at = 0; n < length; n++, at += 2) {
     const weight = window[n]!
-    input[2 * n] = weight * samples[first + n]!
-    input[2 * n + 1] = second === null ? 0 : weight * samples[second + n]!
+    input[at] = weight * samples[first + n]!
+    input[at + 1] = weight * samples[second + n]!
   }
 }
 
 /** Adds the powers of two real frames that were transformed as one complex one; what each has in the filter. */
 function addPowers(
   output: Float32Array | Float64Array,
-  to: { density: Float64Array; gains: Float64Array; scale: number },
+  to: { density: Float64Array; gains: BinGains; scale: number },
 ): { first: number; second: number } {
-  const { density, gains, scale } = to
+  const { density, scale } = to
+  const { gains, from, end } = to.gains
   const size = output.length / 2
-  let first = 0
-  let second = 0
-  for (let k = 0; k <= size / 2; k++) {
-    const mirror = k === 0 ? 0 : size - k
-    const re = output[2 * k]!
-    const im = output[2 * k + 1]!
-    const mirrorRe = output[2 * mirror]!
-    const mirrorIm = output[2 * mirror + 1]!
-    const one = ((re + mirrorRe) ** 2 + (im - mirrorIm) ** 2) / 4
-    const other = ((im + mirrorIm) ** 2 + (re - mirrorRe) ** 2) / 4
-    density[k]! += scale * (one + other)
-    first += one * gains[k]!
-    second += other * gains[k]!
+  const half = scale / 2
+  density[0]! += scale * (output[0]! ** 2 + output[1]! ** 2)
+  for (let k = 1, at = 2, mirror = 2 * size - 2; k <= size / 2; k++, at += 2, mirror -= 2) {
+    const re = output[at]!
+    const im = output[at + 1]!
+    const mirrorRe = output[mirror]!
+    const mirrorIm = output[mirror + 1]!
+    density[k]! += half * (re * re + im * im + mirrorRe * mirrorRe + mirrorIm * mirrorIm)
   }
-  return { first, second }
+  // What both frames have together, and what the first has more than the second.
+  let sum = 0
+  let more = 0
+  for (let k = from, at = 2 * from; k < end; k++, at += 2) {
+    const mirror = k === 0 ? 0 : 2 * size - at
+    const re = output[at]!
+    const im = output[at + 1]!
+    const mirrorRe = output[mirror]!
+    const mirrorIm = output[mirror + 1]!
+    sum += gains[k]! * (re * re + im * im + mirrorRe * mirrorRe + mirrorIm * mirrorIm)
+    more += gains[k]! * (re * mirrorRe - im * mirrorIm)
+  }
+  return { first: (sum + 2 * more) / 4, second: (sum - 2 * more) / 4 }
 }
 
 /** A power of two near the wanted resolution, never longer than the block. */
@@ -109,7 +126,7 @@ function frameSize(length: number, sampleRateHz: number): number {
 
 /** A window of one size and gains of one filter are wanted again and again. */
 let lastWindow: FrameWindow = { window: new Float32Array(0), squares: 0, fourths: 0 }
-let lastGains = { key: '', gains: new Float64Array(0) }
+let lastGains: BinGains & { key: string } = { key: '', gains: new Float64Array(0), from: 0, end: 0 }
 
 interface FrameWindow {
   window: Float32Array
@@ -127,13 +144,27 @@ function frameWindow(size: number): FrameWindow {
   return lastWindow
 }
 
-function binGains(bins: number, binHz: number, weighting: AudioWeighting): Float64Array {
-  const key = `${bins} ${binHz} ${weighting.filter} ${weighting.deEmphasisS}`
-  if (lastGains.key !== key) lastGains = { key, gains: freshGains(bins, binHz, weighting) }
-  return lastGains.gains
+/** The filter’s gain for each bin, and where it is more than nought: from one bin up to another, left out. */
+interface BinGains {
+  gains: Float64Array
+  from: number
+  end: number
 }
 
-/** The filter’s gain for each bin; a bin that lies across an edge counts in part. */
+function binGains(bins: number, binHz: number, weighting: AudioWeighting): BinGains {
+  const key = `${bins} ${binHz} ${weighting.filter} ${weighting.deEmphasisS}`
+  if (lastGains.key !== key) {
+    const gains = freshGains(bins, binHz, weighting)
+    const from = Math.max(
+      0,
+      gains.findIndex(gain => gain > 0),
+    )
+    lastGains = { key, gains, from, end: gains.findLastIndex(gain => gain > 0) + 1 }
+  }
+  return lastGains
+}
+
+/** A bin that lies across an edge counts in part. */
 function freshGains(bins: number, binHz: number, weighting: AudioWeighting): Float64Array<ArrayBuffer> {
   const { fromHz, toHz } = AUDIO_BANDS[weighting.filter]
   return Float64Array.from({ length: bins }, (_unused, k) => {
@@ -146,16 +177,18 @@ function freshGains(bins: number, binHz: number, weighting: AudioWeighting): Flo
 
 /** Power of a density through a weighting. */
 export function weightedPower({ density, binHz }: PowerDensity, weighting: AudioWeighting): number {
-  const gains = binGains(density.length, binHz, weighting)
-  return density.reduce((sum, value, k) => sum + value * gains[k]! * binHz, 0)
+  const { gains, from, end } = binGains(density.length, binHz, weighting)
+  let sum = 0
+  for (let k = from; k < end; k++) sum += density[k]! * gains[k]! * binHz
+  return sum
 }
 
 /** Bandwidth of white noise with as many independent values, Hz: (∫P)² / ∫P². */
 export function noiseBandwidthHz({ density, binHz }: PowerDensity, weighting: AudioWeighting): number {
-  const gains = binGains(density.length, binHz, weighting)
+  const { gains, from, end } = binGains(density.length, binHz, weighting)
   let sum = 0
   let squares = 0
-  for (let k = 0; k < density.length; k++) {
+  for (let k = from; k < end; k++) {
     const power = density[k]! * gains[k]!
     sum += power
     squares += power * power
@@ -166,9 +199,10 @@ export function noiseBandwidthHz({ density, binHz }: PowerDensity, weighting: Au
 /** Mean density around a frequency, what lies within `apartHz` of it left out. */
 export function densityNear({ density, binHz }: PowerDensity, hz: number, apartHz = 0): number {
   const reach = Math.max(60, 8 * binHz)
+  const last = Math.min(density.length - 1, Math.ceil((hz + reach) / binHz))
   let sum = 0
   let count = 0
-  for (let k = 1; k < density.length; k++) {
+  for (let k = Math.max(1, Math.floor((hz - reach) / binHz)); k <= last; k++) {
     const away = Math.abs(k * binHz - hz)
     if (away > reach || away < apartHz) continue
     sum += density[k]!

@@ -2,7 +2,7 @@ import { CoreError } from '../../errors'
 import type { FftEngine } from '../fft'
 import { AUDIO_BANDS, audioPowerGain, type AudioWeighting } from './audioFilter'
 import type { BlockDoubt } from './blockDoubt'
-import { clippedShare } from './clippedShare'
+import { clippedShare, heightOf } from './clippedShare'
 import { type Audio, decimated } from './decimated'
 import { mainsHum } from './mainsHum'
 import { phasorsOf } from './phasors'
@@ -117,8 +117,9 @@ export function readDecimated(
   engine: FftEngine,
 ): SinadBlock {
   const seconds = audio.samples.length / audio.sampleRateHz
-  const { rms, peak } = heightOf(audio.samples)
-  const share = clippedShare(audio.samples, audio.sampleRateHz / settings.toneHz)
+  const height = heightOf(audio.samples)
+  const { rms, peak } = height
+  const share = clippedShare(audio.samples, height, audio.sampleRateHz / settings.toneHz)
   const clipping: BlockDoubt[] = share > CLIPPED_SHARE ? [{ kind: 'clipping', share }] : []
   if (rms < SILENCE_RMS) return { seconds, peak, parts: null, totalPower: 0, doubts: [{ kind: 'silence' }] }
   const { samples, sampleRateHz } = low
@@ -162,21 +163,6 @@ export function tooShort(seconds: number): CoreError {
       min: LEAST_BLOCK_S,
     },
   )
-}
-
-function heightOf(samples: Float64Array): { rms: number; peak: number } {
-  let sum = 0
-  let squares = 0
-  let peak = 0
-  for (let n = 0; n < samples.length; n++) {
-    const value = samples[n]!
-    sum += value
-    squares += value * value
-    const height = Math.abs(value)
-    if (height > peak) peak = height
-  }
-  const mean = sum / samples.length
-  return { peak, rms: Math.sqrt(Math.max(0, squares / samples.length - mean * mean)) }
 }
 
 /** The wanted tone where a line stands near it; null where none does. */

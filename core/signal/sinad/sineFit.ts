@@ -16,8 +16,11 @@ const CATCH_HZ = 12
 const STRETCH_S = 0.02
 const ROUNDS = 4
 
-/** A correction of the frequency under this many cycles over the block changes nothing. */
-const SETTLED = 1e-6
+/**
+ * A correction of the frequency under this many cycles over the block is the last: each is some hundredth of the one
+ * before, and what is left changes nothing.
+ */
+const SETTLED = 1e-4
 
 /**
  * Fits a sine with frequency, amplitude, phase and offset to a block by least squares. It starts within
@@ -131,9 +134,19 @@ function normalSums(samples: Float64Array, cycles: number, before: Solution): Fl
   const { length } = samples
   const middle = (length - 1) / 2
   const turn = turnOf(cycles)
-  let [cc, cs, c1, cd, cx] = [0, 0, 0, 0, 0]
-  let [ss, s1, sd, sx] = [0, 0, 0, 0]
-  let [d1, dd, dx, x1] = [0, 0, 0, 0]
+  let cc = 0
+  let cs = 0
+  let c1 = 0
+  let cd = 0
+  let cx = 0
+  let ss = 0
+  let s1 = 0
+  let sd = 0
+  let sx = 0
+  let d1 = 0
+  let dd = 0
+  let dx = 0
+  let x1 = 0
   for (let start = 0; start < length; start += RESET) {
     let { cos, sin } = turn.at(start - middle)
     const end = Math.min(length, start + RESET)

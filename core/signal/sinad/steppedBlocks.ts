@@ -2,7 +2,7 @@ import { type FftEngine, keptTransforms } from '../fft'
 import { audioPowerGain } from './audioFilter'
 import { changePoints } from './changePoints'
 import { neighbourScatter } from './neighbourScatter'
-import { powerDensity } from './powerDensity'
+import { type PowerDensity, powerDensity } from './powerDensity'
 import { type Audio, decimated } from './decimated'
 import {
   LEAST_BLOCK_S,
@@ -156,18 +156,33 @@ function courseOf(
   const length = Math.floor(samples.length / hop)
   const toneDb = new Float64Array(length)
   const noiseDb = new Float64Array(length)
+  let bins: CourseBins | null = null
   for (let i = 0; i < length; i++) {
     const piece = samples.subarray(i * hop, (i + 1) * hop)
-    const { density, binHz } = powerDensity(piece, { sampleRateHz, weighting: settings.weighting, engine })
+    const found = powerDensity(piece, { sampleRateHz, weighting: settings.weighting, engine })
+    bins ??= courseBins(found, settings)
+    let all = 0
+    for (let k = 0; k < bins.gains.length; k++) all += found.density[k]! * bins.gains[k]!
     let tone = 0
-    let noise = 0
-    for (let k = 0; k < density.length; k++) {
-      const power = density[k]! * binHz * audioPowerGain(settings.weighting, k * binHz)
-      if (Math.abs(k * binHz - settings.toneHz) < 0.02 * settings.toneHz + 4 * binHz) tone += power
-      else noise += power
-    }
+    for (let k = bins.toneFrom; k < bins.toneTo; k++) tone += found.density[k]! * bins.gains[k]!
     toneDb[i] = Math.max(SILENT_DB, 10 * Math.log10(tone || 1e-12))
-    noiseDb[i] = Math.max(SILENT_DB, 10 * Math.log10(noise || 1e-12))
+    noiseDb[i] = Math.max(SILENT_DB, 10 * Math.log10(Math.max(0, all - tone) || 1e-12))
   }
   return { hopS: hop / sampleRateHz, toneDb, noiseDb }
+}
+
+/** The bins of every piece of a course: the filter’s gain times the bin’s width, and which of them hold the tone. */
+interface CourseBins {
+  gains: Float64Array
+  toneFrom: number
+  toneTo: number
+}
+
+function courseBins({ density, binHz }: PowerDensity, { weighting, toneHz }: SinadSettings): CourseBins {
+  const reach = 0.02 * toneHz + 4 * binHz
+  return {
+    gains: density.map((_power, k) => binHz * audioPowerGain(weighting, k * binHz)),
+    toneFrom: Math.max(0, Math.floor((toneHz - reach) / binHz) + 1),
+    toneTo: Math.min(density.length, Math.ceil((toneHz + reach) / binHz)),
+  }
 }

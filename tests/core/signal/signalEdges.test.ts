@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { portableFft, psophometricWeightDb, type Spectrum, spectrumCurve } from '#core/signal'
 import { clippedShareOf, noLevels } from '#core/signal/receiver/levelCounts'
-import { clippedShare } from '#core/signal/sinad/clippedShare'
+import { clippedShare, heightOf } from '#core/signal/sinad/clippedShare'
 import { mainsHum } from '#core/signal/sinad/mainsHum'
 import { densityNear, powerDensity } from '#core/signal/sinad/powerDensity'
 import { gaussian } from '../../support/audio'
@@ -10,7 +10,7 @@ describe('samples at the rail of the input', () => {
   const block = (...rails: number[]) => {
     const samples = Float64Array.from({ length: 300 }, (_unused, n) => 0.3 * Math.sin(n * 0.37))
     rails.forEach((value, i) => (samples[20 + 40 * i] = value))
-    return clippedShare(samples, 48)
+    return clippedShare(samples, heightOf(samples), 48)
   }
   it('three are clipped, on either side; two are chance', () => {
     expect(block(1, 1)).toBe(0)
@@ -23,6 +23,25 @@ describe('samples at the rail of the input', () => {
     expect(block(0.9996, 0.9997, 0.9998)).toBeCloseTo(3 / 300, 12)
     expect(block(0.9995, 0.9994, 0.9993)).toBe(0)
     expect(block(-0.9996, -0.9997, -0.9998)).toBeCloseTo(3 / 300, 12)
+  })
+})
+
+describe('how high a block goes', () => {
+  it('is what looking at each sample by itself finds, of an odd and an even number', () => {
+    for (const length of [1, 2, 299, 300, 301]) {
+      // Of few values, so that both extremes are met several times, at even and odd places.
+      const samples = gaussian(length, 1, 7).map(value => Math.round(2 * value) / 8)
+      const [highest, lowest] = [Math.max(...samples), Math.min(...samples)]
+      const mean = samples.reduce((sum, one) => sum + one, 0) / length
+      const height = heightOf(samples)
+      expect(height).toMatchObject({ highest, lowest, peak: Math.max(highest, -lowest) })
+      expect(height.atHighest).toBe(samples.filter(one => one === highest).length)
+      expect(height.atLowest).toBe(samples.filter(one => one === lowest).length)
+      expect(height.rms ** 2).toBeCloseTo(
+        samples.reduce((sum, one) => sum + (one - mean) ** 2, 0) / length,
+        12,
+      )
+    }
   })
 })
 

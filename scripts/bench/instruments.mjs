@@ -1,0 +1,141 @@
+// Instruments on the screen: a meter twenty times a second, a sweep of a hundred thousand points, a radio listened to.
+import { chromium } from '@playwright/test'
+import { middle } from './lines.mjs'
+
+const VIEWPORT = { viewport: { width: 1280, height: 800 } }
+
+/** An evening of practice: readings of its meter on the screen, and the frames beside them. */
+export async function practiceFrames(browser, address) {
+  const page = await (await browser.newContext(VIEWPORT)).newPage()
+  await page.goto(`${address}practice`)
+  await page.locator('[data-evening=e4]').getByRole('button', { name: 'Begin' }).click()
+  await page.locator('[data-testid=practice-screen]').waitFor()
+  const frames = () =>
+    page.evaluate(async () => {
+      const spent = []
+      const screen = document.querySelector('[data-testid=practice-screen]')
+      let shown = 0
+      const watch = new MutationObserver(() => (shown += 1))
+      watch.observe(screen, { subtree: true, childList: true, characterData: true })
+      const until = performance.now() + 3000
+      let last = performance.now()
+      while (performance.now() < until) {
+        const now = await new Promise(resolve => requestAnimationFrame(resolve))
+        spent.push(now - last)
+        last = now
+      }
+      watch.disconnect()
+      return { spent, shown }
+    })
+  const still = await frames()
+  await page.getByRole('button', { name: 'Key (Space)' }).click()
+  const keyed = await frames()
+  const usual = middle(still.spent)
+  const lateOf = ({ spent }) => spent.filter(ms => ms > 1.75 * usual).length
+  return `texts of the meter, asked 20 times a second, that changed in 3 s: ${keyed.shown}; frames ${keyed.spent.length} (unkeyed ${still.spent.length}), late ones ${lateOf(keyed)} (unkeyed ${lateOf(still)})`
+}
+
+/** A sweep of a hundred thousand points (3 GHz in steps of half a bandwidth of 60 kHz), until it is drawn, ms. */
+export async function sweepDrawn(browser, address) {
+  const page = await (await browser.newContext(VIEWPORT)).newPage()
+  await page.addInitScript(() =>
+    localStorage.setItem(
+      'rigorous-meter:links',
+      JSON.stringify({ club: { via: 'server', serverId: 'virtual-analyser' } }),
+    ),
+  )
+  await page.goto(address)
+  await page.waitForSelector('.review')
+  await page.goto(`${address}review/demo-fell-race/bench`)
+  await page.getByRole('button', { name: 'Club analyser' }).first().click()
+  await page.getByLabel('Resolution bandwidth').fill('0.06')
+  await page.keyboard.press('Tab')
+  await page.waitForTimeout(1500)
+  await page.goto(`${address}review/demo-fell-race/harmonics?set=trek-a&step=harmonics:70cm:70cm-2:high`)
+  const button = page.getByRole('button', { name: 'Read a sweep' })
+  await button.waitFor()
+  await page.waitForTimeout(1000)
+  const spent = []
+  for (let i = 0; i < 5; i++) {
+    // By the page's own clock, from the press to the frame that has the drawing.
+    spent.push(await page.evaluate(untilDrawn))
+    const [said] = await page.getByRole('dialog').locator('.understood li').allTextContents()
+    if (i === 0) console.log(`the sweep that is drawn: ${said?.trim()}`)
+    await page.getByRole('button', { name: 'Leave it' }).click()
+    await page.getByRole('dialog').waitFor({ state: 'detached' })
+    await page.waitForTimeout(1000)
+  }
+  return middle(spent)
+}
+
+/** Runs in the page. */
+function untilDrawn() {
+  return new Promise(resolve => {
+    const button = [...document.querySelectorAll('button')].find(one => /Read a sweep/.test(one.textContent))
+    const from = performance.now()
+    button.click()
+    const look = () =>
+      document.querySelector('.glance path')
+        ? resolve(performance.now() - from)
+        : requestAnimationFrame(look)
+    look()
+  })
+}
+
+/** Listening to the browser's fake sound card: how soon the first figure stands, and the page's longest task. */
+export async function listening(address, { executablePath, args }) {
+  const ears = await chromium.launch({
+    executablePath,
+    args: [...args, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
+  })
+  const page = await (await ears.newContext({ ...VIEWPORT, permissions: ['microphone'] })).newPage()
+  await page.goto(address)
+  await page.waitForSelector('.review')
+  await page.goto(`${address}review/demo-fell-race/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`)
+  await page.waitForSelector('section.over')
+  for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
+  await page.getByRole('button', { name: 'All seen to: go on' }).click()
+  await page.getByRole('button', { name: 'Listen', exact: true }).waitFor()
+  await page.waitForTimeout(5000)
+  const idle = await workOf(ears, page, 5000)
+  const firstMs = await page.evaluate(untilHeard)
+  const busy = await workOf(ears, page, 5000)
+  await ears.close()
+  return { firstMs, idle, busy }
+}
+
+/** Runs in the page. */
+function untilHeard() {
+  return new Promise(resolve => {
+    const from = performance.now()
+    const look = () =>
+      /dB under clipping/.test(document.querySelector('[data-testid=input-level]')?.textContent ?? '')
+        ? resolve(performance.now() - from)
+        : setTimeout(look, 5)
+    document.querySelectorAll('button').forEach(one => one.textContent?.trim() === 'Listen' && one.click())
+    look()
+  })
+}
+
+/**
+ * Work of the page's own thread within some seconds, by the browser's trace, processor time of each task: what else
+ * the machine does meanwhile does not count.
+ */
+async function workOf(browser, page, ms) {
+  await browser.startTracing(page, { categories: ['toplevel'] })
+  await page.waitForTimeout(ms)
+  const { traceEvents } = JSON.parse((await browser.stopTracing()).toString())
+  const threads = traceEvents.filter(
+    ({ name, args }) => name === 'thread_name' && args.name === 'CrRendererMain',
+  )
+  const tasks = threads.map(thread =>
+    traceEvents
+      .filter(
+        ({ ph, name, pid, tid }) =>
+          ph === 'X' && /RunTask$/.test(name) && pid === thread.pid && tid === thread.tid,
+      )
+      .map(({ tdur = 0 }) => tdur / 1e3),
+  )
+  const busiest = tasks.sort((a, b) => b.length - a.length)[0]
+  return { longestMs: Math.max(...busiest), over4: busiest.filter(task => task > 4).length }
+}
