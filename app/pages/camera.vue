@@ -71,9 +71,9 @@ const hasStrip = computed(() => figure.value !== null && figure.value.verdict.ma
     <template v-if="figure">
       <p v-if="shown.radio" class="radio">{{ figure.radio }}</p>
       <p v-if="shown.what" class="what">{{ figure.what }}</p>
-      <p class="value figure" :style="{ fontSize: `${size}vw` }">{{ figure.value }}</p>
+      <p class="value figure" :style="{ fontSize: `min(${size}vw, 28vh)` }">{{ figure.value }}</p>
       <p v-if="shown.range && figure.range" class="range figure">{{ figure.range }}</p>
-      <div v-if="shown.strip && hasStrip" class="strip"><MarginStrip :verdict="figure.verdict" /></div>
+      <div v-if="shown.strip && hasStrip" class="margin"><MarginStrip :verdict="figure.verdict" /></div>
       <p v-if="shown.word" class="word">
         <VerdictWord :state="figure.verdict.state" :words="figure.words" />
       </p>
@@ -92,7 +92,8 @@ const hasStrip = computed(() => figure.value !== null && figure.value.verdict.ma
 <style scoped>
 .camera {
   min-height: 100vh;
-  padding: 3vw 4vw;
+  /* Below is room for the keys. */
+  padding: 3vw 4vw 5vw;
   display: flex;
   flex-direction: column;
   justify-content: center;
@@ -123,10 +124,10 @@ const hasStrip = computed(() => figure.value !== null && figure.value.verdict.ma
 .range {
   font-size: 4.4vw;
 }
-.strip {
+.margin {
   width: 78vw;
 }
-.strip :deep(.strip) {
+.margin :deep(.strip) {
   zoom: 3;
 }
 .word :deep(.verdict) {

@@ -1,5 +1,9 @@
 // Instruments on the screen: a meter twenty times a second, a sweep of a hundred thousand points, a radio listened to.
+import { rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import wavefile from 'wavefile'
 import { middle } from './lines.mjs'
 
 const VIEWPORT = { viewport: { width: 1280, height: 800 } }
@@ -82,11 +86,29 @@ function untilDrawn() {
   })
 }
 
-/** Listening to the browser's fake sound card: how soon the first figure stands, and the page's longest task. */
+/** A tone in noise, 12 dB SINAD or so, as the sound card is to bring it. */
+function toneFile() {
+  const path = join(tmpdir(), `rigorous-meter-bench-${process.pid}.wav`)
+  const wav = new wavefile.WaveFile()
+  const noise = () => Math.random() + Math.random() + Math.random() - 1.5
+  const samples = Array.from({ length: 20 * 48_000 }, (_unused, n) =>
+    Math.round(32_767 * (0.3 * Math.sin((2 * Math.PI * 1000 * n) / 48_000) + 0.27 * noise())),
+  )
+  wav.fromScratch(1, 48_000, '16', samples)
+  writeFileSync(path, wav.toBuffer())
+  return path
+}
+
+/**
+ * Listening to a tone in noise on the browser's fake sound card: how soon the first figure stands, and the page's
+ * longest task; beside it, the longest of a bare page with as many elements, one word of which changes each second.
+ */
 export async function listening(address, { executablePath, args }) {
+  const tone = toneFile()
+  const fake = ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream']
   const ears = await chromium.launch({
     executablePath,
-    args: [...args, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
+    args: [...args, ...fake, `--use-file-for-fake-audio-capture=${tone}`],
   })
   const page = await (await ears.newContext({ ...VIEWPORT, permissions: ['microphone'] })).newPage()
   await page.goto(address)
@@ -96,12 +118,23 @@ export async function listening(address, { executablePath, args }) {
   for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
   await page.getByRole('button', { name: 'All seen to: go on' }).click()
   await page.getByRole('button', { name: 'Listen', exact: true }).waitFor()
-  await page.waitForTimeout(5000)
+  // What loading left behind is cleared away by then.
+  await page.waitForTimeout(15_000)
+  const elements = await page.evaluate(() => document.querySelectorAll('*').length)
   const idle = await workOf(ears, page, 5000)
   const firstMs = await page.evaluate(untilHeard)
+  await page.waitForTimeout(3000)
   const busy = await workOf(ears, page, 5000)
+  await page.setContent(`<p>0</p>${'<p><b>as many</b></p>'.repeat(elements / 2)}`)
+  await page.evaluate(() => {
+    let seconds = 0
+    setInterval(() => (document.querySelector('p').textContent = `${(seconds += 1)}`), 1000)
+  })
+  await page.waitForTimeout(3000)
+  const bare = await workOf(ears, page, 5000)
   await ears.close()
-  return { firstMs, idle, busy }
+  rmSync(tone)
+  return { firstMs, idle, busy, bare }
 }
 
 /** Runs in the page. */

@@ -35,8 +35,15 @@ const verdict = (change: Partial<Verdict> = {}): Verdict => ({
 describe('MarginStrip', () => {
   it('puts its limit at 64 % and its mark to the left when inside', () => {
     const strip = mount(MarginStrip, { props: { verdict: verdict() }, global })
-    expect(strip.find('.limit').attributes('style')).toContain('64')
-    expect(Number.parseFloat((strip.find('.seat').element as HTMLElement).style.left)).toBeLessThan(64)
+    expect(strip.attributes('style')).toContain('--limit: 64.00%')
+    const place = Number.parseFloat(strip.find('.seat').attributes('x')!)
+    expect(place).toBeGreaterThan(0)
+    expect(place).toBeLessThan(64)
+    const [from, to] = ['x1', 'x2'].map(end =>
+      Number.parseFloat(strip.find('.whisker line').attributes(end)!),
+    )
+    expect(from).toBeLessThan(place)
+    expect(to).toBeGreaterThan(place)
     expect(strip.attributes('aria-label')).toBe('Inside the limit by 15.5 dB, range ±1.7\u00a0dB.')
   })
 

@@ -5,6 +5,7 @@ import { printHalfWidth } from '#core/quantity'
 const { verdict } = defineProps<{ verdict: Verdict }>()
 
 const geometry = computed(() => stripGeometry(verdict))
+const ticks = computed(() => geometry.value.ticks.map(place => `M${place} 15v5`).join(''))
 const percent = (share: number) => `${(share * 100).toFixed(2)}%`
 const spoken = computed(() => {
   const { margin, range, unit } = verdict
@@ -16,101 +17,70 @@ const spoken = computed(() => {
 </script>
 
 <template>
-  <span class="strip" role="img" :aria-label="spoken">
-    <span class="good" :style="{ width: percent(geometry.limitAt) }" />
-    <span class="beyond" :style="{ left: percent(geometry.limitAt) }" />
-    <span v-for="tick in geometry.ticks" :key="tick" class="tick" :style="{ left: percent(tick) }" />
-    <span class="limit" :style="{ left: percent(geometry.limitAt) }" />
-    <template v-if="geometry.mark !== null">
-      <span
-        v-if="geometry.whisker"
-        :class="['whisker', 'verdict-ink', verdict.state]"
-        :style="{
-          left: percent(geometry.whisker.from),
-          width: percent(geometry.whisker.to - geometry.whisker.from),
-        }"
-      />
-      <span class="seat" :style="{ left: percent(geometry.mark) }"
-        ><VerdictMark :state="verdict.state" :size="14"
-      /></span>
-    </template>
+  <span class="strip" role="img" :aria-label="spoken" :style="{ '--limit': percent(geometry.limitAt) }">
+    <svg class="lines" width="100%" height="26" aria-hidden="true" focusable="false">
+      <svg viewBox="0 0 1 26" preserveAspectRatio="none">
+        <path class="ticks" :d="ticks" vector-effect="non-scaling-stroke" />
+      </svg>
+      <g v-if="geometry.whisker" :class="['whisker', 'verdict-ink', verdict.state]">
+        <line :x1="percent(geometry.whisker.from)" y1="13" :x2="percent(geometry.whisker.to)" y2="13" />
+        <line
+          v-for="end in [geometry.whisker.from, geometry.whisker.to]"
+          :key="end"
+          :x1="percent(end)"
+          y1="8"
+          :x2="percent(end)"
+          y2="18"
+        />
+      </g>
+      <svg v-if="geometry.mark !== null" class="seat" :x="percent(geometry.mark)" y="13">
+        <VerdictMark :state="verdict.state" :size="14" x="-7" y="-7" />
+      </svg>
+    </svg>
   </span>
 </template>
 
 <style scoped>
+/* One element and one drawing, none of them positioned: tables hold dozens of strips. */
 .strip {
-  position: relative;
   display: block;
   height: 26px;
   min-width: 90px;
   width: 100%;
+  background:
+    linear-gradient(var(--ink), var(--ink)) calc(var(--limit) + 0.4px) 1px / 3px 24px,
+    linear-gradient(rgb(var(--v-theme-inside-wash)), rgb(var(--v-theme-inside-wash))) 0 6px / var(--limit)
+      14px,
+    repeating-linear-gradient(
+        135deg,
+        rgb(var(--v-theme-outside-wash)) 0 4px,
+        rgba(var(--v-theme-outside), 0.28) 4px 5px
+      )
+      100% 6px / calc(100% - var(--limit)) 14px;
+  background-repeat: no-repeat;
 }
-.good,
-.beyond {
-  position: absolute;
-  top: 6px;
-  height: 14px;
+.lines {
+  display: block;
 }
-.good {
-  left: 0;
-  background: rgb(var(--v-theme-inside-wash));
-  border-radius: 2px 0 0 2px;
+/* A mark at the edge stands out over it. */
+.lines,
+.lines svg {
+  overflow: visible;
 }
-.beyond {
-  right: 0;
-  border-radius: 0 2px 2px 0;
-  background: repeating-linear-gradient(
-    135deg,
-    rgb(var(--v-theme-outside-wash)) 0 4px,
-    rgba(var(--v-theme-outside), 0.28) 4px 5px
-  );
-}
-.tick {
-  position: absolute;
-  top: 15px;
-  width: 1px;
-  height: 5px;
-  background: var(--ink-3);
-  opacity: 0.7;
-}
-.limit {
-  position: absolute;
-  top: 1px;
-  height: 24px;
-  width: 3px;
-  margin-left: -1.5px;
-  background: var(--ink);
+.ticks {
+  stroke: var(--ink-3);
+  stroke-opacity: 0.7;
+  stroke-width: 1px;
 }
 .whisker {
-  position: absolute;
-  top: 12px;
-  height: 2px;
-  background: currentcolor;
+  stroke: currentcolor;
+  stroke-width: 2px;
 }
-.whisker::before,
-.whisker::after {
-  content: '';
-  position: absolute;
-  top: -4px;
-  width: 2px;
-  height: 10px;
-  background: currentcolor;
-}
-.whisker::before {
-  left: 0;
-}
-.whisker::after {
-  right: 0;
-}
-.seat {
-  position: absolute;
-  top: 6px;
-  transform: translateX(-50%);
-  line-height: 0;
-  filter: drop-shadow(0 0 0.6px var(--sheet)) drop-shadow(0 0 0.6px var(--sheet));
-}
-
-.seat :deep(svg) {
-  display: block;
+/* A rim of paper keeps the mark apart from the limit it may lie on. */
+.seat :deep(circle),
+.seat :deep(path) {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 1px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { CLIPS_WITHIN_DB, PICTURE_HEIGHT_PX, type ToneLook } from './tonePicture'
+import { useHighestOfLast } from './useHighestOfLast'
 
 /**
  * Tone, distortion and noise as one bar, the last seconds, and the level against clipping. The worker that
@@ -25,10 +26,12 @@ watch(look, value => listening.drawAs(value))
 
 const toneHz = computed(() => heard.value?.toneHz?.toFixed(0) ?? null)
 const toneWords = computed(() => (toneHz.value === null ? 'no tone yet' : `tone, ${toneHz.value} Hz`))
-const isNear = computed(() => heard.value !== null && heard.value.peakDb > -CLIPS_WITHIN_DB)
+/** The highest of the last two seconds: a warning that goes out between two words is missed. */
+const { highest: peakDb } = useHighestOfLast(() => heard.value, { reports: 10 })
+const isNear = computed(() => peakDb.value !== null && peakDb.value > -CLIPS_WITHIN_DB)
 const levelWords = computed(() => {
-  if (!heard.value) return 'no level yet'
-  const under = Math.max(0, -heard.value.peakDb).toFixed(isNear.value ? 1 : 0)
+  if (peakDb.value === null) return 'no level yet'
+  const under = Math.max(0, -peakDb.value).toFixed(isNear.value ? 1 : 0)
   return `${under} dB under clipping${isNear.value ? ': turn it down' : ''}`
 })
 </script>
