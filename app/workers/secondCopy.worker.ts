@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { type IDBPDatabase, openDB } from 'idb'
 import { workerFolder } from '~/storage/secondCopy/copyFolder'
+import { heldOpen } from '~/storage/secondCopy/heldFiles'
 import { createCopyStore } from '~/storage/secondCopy/copyStore'
 import { DATABASE, RECORDS_STORE } from '~/storage/secondCopy/database'
 import { createJournalStore } from '~/storage/secondCopy/journalStore'
@@ -21,7 +22,7 @@ function connect(): Promise<IDBPDatabase> {
   return connection
 }
 
-const folder = workerFolder()
+const folder = heldOpen(workerFolder())
 
 const copies = createCopyStore(folder, {
   names: async () => (await (await connect()).getAllKeys(RECORDS_STORE)).map(String),

@@ -13,6 +13,7 @@ export interface CopyFolder {
   names: () => Promise<string[]>
   /** A file, made where there is none. @throws DOMException while another tab has it open. */
   open: (name: string) => Promise<OpenFile>
+  /** @throws DOMException while another tab has it open. */
   remove: (name: string) => Promise<void>
 }
 
@@ -41,7 +42,10 @@ export function workerFolder(): CopyFolder {
   return {
     names: async () => namesIn(await folder),
     open: async name => (await (await folder).getFileHandle(name, { create: true })).createSyncAccessHandle(),
-    remove: async name => (await folder).removeEntry(name).catch(() => {}),
+    remove: async name =>
+      (await folder).removeEntry(name).catch((error: unknown) => {
+        if (!(error instanceof DOMException && error.name === 'NotFoundError')) throw error
+      }),
   }
 }
 
