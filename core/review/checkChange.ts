@@ -29,7 +29,7 @@ export function checkChange(next: Review, paths: readonly ChangedPath[]): CoreEr
     if (wrong) return wrong
   }
   if (!CROSS_CHECKED.some(field => touched.has(field))) return null
-  const fault = crossCheck(next)
+  const fault = crossCheck(next, touched)
   return fault && new CoreError('bad-review', fault.words, { why: fault.why })
 }
 

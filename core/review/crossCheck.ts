@@ -34,16 +34,26 @@ export const OF_A_SET = {
   skipped: 'a step left out',
 } as const
 
-/** Checks the names inside a review against each other; null where all meet. O(n). */
-export function crossCheck(review: Review): CrossFault | null {
-  return strayOf(review) ?? unknownRulebook(review)
+/** Fields that were touched, and which of their items; null: the field as a whole. */
+export type Touched = ReadonlyMap<keyof Review, ReadonlySet<number> | null>
+
+/**
+ * Checks the names inside a review against each other; null where all meet. O(n).
+ * @param touched - what is new since they all met: the rest is not looked through again.
+ */
+export function crossCheck(review: Review, touched: Touched | null = null): CrossFault | null {
+  return strayOf(review, touched) ?? unknownRulebook(review, touched)
 }
 
-function strayOf(review: Review): CrossFault | null {
+function strayOf(review: Review, touched: Touched | null): CrossFault | null {
+  const isNew = (field: keyof Review) => touched === null || touched.has('sets') || touched.has(field)
   const sets = new Set(review.sets.map(({ id }) => id))
-  for (const [field, what] of Object.entries(OF_A_SET)) {
-    const list: readonly { setId: string; stepId: string }[] = review[field as keyof typeof OF_A_SET]
-    const stray = list.find(({ setId }) => !sets.has(setId))
+  for (const [field, what] of Object.entries(OF_A_SET) as [keyof typeof OF_A_SET, string][]) {
+    if (!isNew(field)) continue
+    const list: readonly { setId: string; stepId: string }[] = review[field]
+    const items = touched === null || touched.has('sets') ? null : touched.get(field)
+    const looked = items ? [...items].flatMap(index => list[index] ?? []) : list
+    const stray = looked.find(({ setId }) => !sets.has(setId))
     if (stray)
       return {
         words: `This review holds ${what} of a set that is not in it.`,
@@ -58,7 +68,10 @@ export function knownBooks({ ownRulebooks }: Pick<Review, 'ownRulebooks'>): Set<
   return new Set([...rulebooks, ...yardsticks, ...ownRulebooks].map(book => book.id))
 }
 
-function unknownRulebook(review: Review): CrossFault | null {
+const NAMES_BOOKS = ['settings', 'ownRulebooks', 'sets'] as const
+
+function unknownRulebook(review: Review, touched: Touched | null): CrossFault | null {
+  if (touched !== null && !NAMES_BOOKS.some(field => touched.has(field))) return null
   const known = knownBooks(review)
   const { rulebookIds, yardstickId } = review.settings
   const asked = [

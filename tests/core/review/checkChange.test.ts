@@ -35,6 +35,16 @@ describe('a change is held against the schema before it is kept', () => {
       r => void (r.settings.rulebookIds = ['atlantis']),
       [['settings', 'rulebookIds', 0]],
     ],
+    [
+      'the last reading, of a radio that is not there',
+      r => void Object.assign(r.readings.at(-1)!, { setId: 'nobody' }),
+      [['readings', copy().readings.length - 1, 'setId']],
+    ],
+    [
+      'a band that asks for an unknown rulebook',
+      r => void (r.sets[1]!.bands[0]!.rulebookIds = ['atlantis']),
+      [['sets', 1, 'bands', 0, 'rulebookIds']],
+    ],
     ['no title', r => void (r.title = ''), [['title']]],
   ])('%s is refused in words, and could not have been opened again', (_name, change, paths) => {
     const review = copy()
@@ -55,6 +65,16 @@ describe('a change is held against the schema before it is kept', () => {
     review.purpose = 'x'.repeat(9000)
     expect(checkChange(review, [['title']])).toBeNull()
     expect(checkChange(review, [['purpose']])).not.toBeNull()
+  })
+
+  it('a stray reading is looked for among those that were touched, and among all once a radio was', () => {
+    const review = copy()
+    Object.assign(review.readings[3]!, { setId: 'nobody' })
+    expect(checkChange(review, [['readings', 4]])).toBeNull()
+    expect(checkChange(review, [['notes']])).toBeNull()
+    expect(checkChange(review, [['readings', 3]])).not.toBeNull()
+    expect(checkChange(review, [['readings']])).not.toBeNull()
+    expect(checkChange(review, [['sets', 0, 'note']])).not.toBeNull()
   })
 })
 
