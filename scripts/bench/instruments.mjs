@@ -79,9 +79,7 @@ function untilDrawn() {
     const from = performance.now()
     button.click()
     const look = () =>
-      document.querySelector('.glance path')
-        ? resolve(performance.now() - from)
-        : requestAnimationFrame(look)
+      document.querySelector('.glance path') ? resolve(performance.now() - from) : requestAnimationFrame(look)
     look()
   })
 }
