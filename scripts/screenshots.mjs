@@ -54,6 +54,9 @@ for (const [name, path, { click = [], over = false, settleMs = 800, ...options }
   await page.goto(address)
   await page.waitForSelector('.review')
   if (path) await page.goto(address + path)
+  // Until it has a heading and asks for nothing more: how long that takes is the machine's affair.
+  await page.locator('h1').first().waitFor()
+  await page.waitForLoadState('networkidle')
   await page.waitForTimeout(1500)
   if (over) {
     for (const box of await page.locator('section.over input[type=checkbox]').all()) await box.check()
