@@ -1,6 +1,6 @@
 import type Joi from 'joi'
 import { CoreError } from '../errors'
-import { CROSS_CHECKED, crossCheck } from './crossCheck'
+import { CROSS_CHECKED, crossCheck, type Touched } from './crossCheck'
 import { fieldSchema, isField, itemSchema, mostItems } from './schemaParts'
 import { badReview } from './schemaRefusal'
 import type { Review } from './types'
@@ -33,11 +33,8 @@ export function checkChange(next: Review, paths: readonly ChangedPath[]): CoreEr
   return fault && new CoreError('bad-review', fault.words, { why: fault.why })
 }
 
-/** Items of a field that were touched; null: the field as a whole. */
-type Touched = Map<keyof Review, Set<number> | null>
-
 function touchedOf(paths: readonly ChangedPath[]): Touched {
-  const touched: Touched = new Map()
+  const touched = new Map<keyof Review, Set<number> | null>()
   for (const [key, index] of paths) {
     const field = key as keyof Review
     const known = touched.get(field)
@@ -52,7 +49,7 @@ function touchedOf(paths: readonly ChangedPath[]): Touched {
 function checkField(
   next: Review,
   field: keyof Review,
-  items: Set<number> | null,
+  items: ReadonlySet<number> | null,
 ): CoreError<'bad-review'> | null {
   const value = next[field]
   const schema = fieldSchema(field)

@@ -57,8 +57,13 @@ onMounted(warmUp)
 let begun: { asked: string; figures: Promise<SimulatedFigures> } | null = null
 
 function figuresOf(asked: string): Promise<SimulatedFigures> {
-  if (begun?.asked !== asked) begun = { asked, figures: simulation() }
-  return begun.figures
+  if (begun?.asked === asked) return begun.figures
+  const mine = (begun = { asked, figures: simulation() })
+  // One that failed while the pointer came is tried again when it is asked for.
+  mine.figures.catch(() => {
+    if (begun === mine) begun = null
+  })
+  return mine.figures
 }
 
 async function simulation(): Promise<SimulatedFigures> {
@@ -78,7 +83,6 @@ async function simulate(): Promise<void> {
     const figures = await figuresOf(asked)
     if (JSON.stringify(budget) === asked) simulated.value = figures
   } catch (error) {
-    begun = null
     problem.value = plainWords(error)
   } finally {
     busy.value = false

@@ -6,6 +6,10 @@ const { verdict } = defineProps<{ verdict: Verdict }>()
 
 const geometry = computed(() => stripGeometry(verdict))
 const ticks = computed(() => geometry.value.ticks.map(place => `M${place} 15v5`).join(''))
+const whiskerEnds = computed(() => {
+  const { whisker } = geometry.value
+  return whisker ? [whisker.from, whisker.to] : []
+})
 const percent = (share: number) => `${(share * 100).toFixed(2)}%`
 const spoken = computed(() => {
   const { margin, range, unit } = verdict
@@ -25,8 +29,8 @@ const spoken = computed(() => {
       <g v-if="geometry.whisker" :class="['whisker', 'verdict-ink', verdict.state]">
         <line :x1="percent(geometry.whisker.from)" y1="13" :x2="percent(geometry.whisker.to)" y2="13" />
         <line
-          v-for="end in [geometry.whisker.from, geometry.whisker.to]"
-          :key="end"
+          v-for="(end, i) in whiskerEnds"
+          :key="i"
           :x1="percent(end)"
           y1="8"
           :x2="percent(end)"
