@@ -28,6 +28,8 @@ export function run(command, args, options = {}) {
       ...options,
       env: { ...process.env, ...options.env },
     })
+    running.add(child)
+    child.on('exit', () => running.delete(child))
     child.on('error', error => {
       console.error(`${command}: ${error.message}`)
       resolve(1)
@@ -35,6 +37,10 @@ export function run(command, args, options = {}) {
     child.on('exit', code => resolve(code ?? 1))
   })
 }
+
+// A step that fails ends the script: what still runs beside it must not go on writing.
+const running = new Set()
+process.on('exit', () => running.forEach(child => child.kill()))
 
 /** Runs a tool of the project's own node_modules. */
 export function runTool(name, args, options) {

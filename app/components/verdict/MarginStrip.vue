@@ -28,14 +28,7 @@ const spoken = computed(() => {
       </svg>
       <g v-if="geometry.whisker" :class="['whisker', 'verdict-ink', verdict.state]">
         <line :x1="percent(geometry.whisker.from)" y1="13" :x2="percent(geometry.whisker.to)" y2="13" />
-        <line
-          v-for="(end, i) in whiskerEnds"
-          :key="i"
-          :x1="percent(end)"
-          y1="8"
-          :x2="percent(end)"
-          y2="18"
-        />
+        <line v-for="(end, i) in whiskerEnds" :key="i" :x1="percent(end)" y1="8" :x2="percent(end)" y2="18" />
       </g>
       <svg v-if="geometry.mark !== null" class="seat" :x="percent(geometry.mark)" y="13">
         <VerdictMark :state="verdict.state" :size="14" x="-7" y="-7" />
