@@ -34,14 +34,20 @@ export class StorageError extends Error {
 
 /** The browser's database does not open, or never answers: what is in it is not known. */
 export class NoStorageError extends Error {
-  constructor(why: 'refused' | 'silent', cause?: unknown) {
+  /** @param answered fulfilled once a database that was silent has answered after all. */
+  constructor(
+    why: 'refused' | 'silent',
+    readonly answered: Promise<unknown> | null,
+    cause?: unknown,
+  ) {
     const said = {
       refused: 'The browser’s database (IndexedDB) does not open',
       silent: 'The browser’s database (IndexedDB) does not answer',
     }
     super(
       `${said[why]}, so nobody knows what is on this shelf, and nothing can be kept. Nothing was changed. ` +
-        'A private window or a policy may forbid it, or another tab may hold it: close other tabs of this page and load it again.',
+        'A private window or a policy may forbid it, or another tab may hold it: close other tabs of this page and load it again. ' +
+        (why === 'silent' ? 'If it answers late, this goes on by itself.' : ''),
       { cause },
     )
     this.name = 'NoStorageError'
@@ -64,14 +70,15 @@ export function openDisk(): Promise<typeof records> {
 
 async function open(): Promise<typeof records> {
   let timer: ReturnType<typeof setTimeout> | undefined
+  const ready = records.ready()
   const silence = new Promise<never>((_resolve, reject) => {
-    timer = setTimeout(() => reject(new NoStorageError('silent')), PATIENCE_MS)
+    timer = setTimeout(() => reject(new NoStorageError('silent', ready)), PATIENCE_MS)
   })
   try {
-    await Promise.race([records.ready(), silence])
+    await Promise.race([ready, silence])
     return records
   } catch (cause) {
-    throw cause instanceof NoStorageError ? cause : new NoStorageError('refused', cause)
+    throw cause instanceof NoStorageError ? cause : new NoStorageError('refused', null, cause)
   } finally {
     clearTimeout(timer)
   }

@@ -1,7 +1,7 @@
 import { plainWords } from '~/errors/plainWords'
 import { createContext, createSharedWork } from '#core/context'
 import type { Review } from '#core/review'
-import { DamagedReviewError, loadReview } from '~/storage'
+import { DamagedReviewError, loadReview, NoStorageError } from '~/storage'
 import { breathe } from '~/composables/breathe'
 import { useReviewChanges } from '~/composables/useReviewChanges'
 import { useReviewRecords } from '~/composables/useReviewRecords'
@@ -81,6 +81,11 @@ export const useReviewStore = defineStore('review', () => {
       if (mine !== latest) return
       damaged.value = error instanceof DamagedReviewError ? error : null
       problem.value = plainWords(error)
+      if (error instanceof NoStorageError)
+        error.answered?.then(
+          () => mine === latest && open(id),
+          () => {},
+        )
     }
   }
 
@@ -89,6 +94,7 @@ export const useReviewStore = defineStore('review', () => {
   }
 
   function close(): void {
+    latest++
     tabs.leave()
     review.value = null
     forgetTraces()

@@ -11,6 +11,7 @@ import {
   loadReview,
   loadTrace,
   type LostPart,
+  NoStorageError,
   removeReview,
   replaceReview,
   type ReviewHead,
@@ -46,6 +47,7 @@ export const useShelfStore = defineStore('shelf', () => {
       loaded.value = true
     } catch (error) {
       problem.value = plainWords(error)
+      if (error instanceof NoStorageError) error.answered?.then(refresh, () => {})
     }
   }
 
