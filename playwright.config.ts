@@ -20,9 +20,12 @@ export default defineConfig({
     trace: 'off',
     // Every page would fetch all of the application into its browser; the tests of that ask for it.
     serviceWorkers: 'block',
+    // Nothing is looked at while it slides in: a test waits for each such step, and the processor draws it.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args,
+      // Compiled code is not kept for a next time either: each test has a browser of its own.
+      args: [...args, '--blink-settings=v8CacheOptions=1'],
     },
   },
   webServer: {

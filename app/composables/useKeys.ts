@@ -1,8 +1,8 @@
 import { tinykeys, type KeyBindingMap } from 'tinykeys'
 import { isTyping } from '~/keys/isTyping'
 
-/** A plain key within this time after G belongs to “go to”, ms. */
-const GO_MS = 1000
+/** A plain key within this time after G belongs to “go to”, ms: on a slow machine the page needs some of it. */
+const GO_MS = 2000
 
 let wentAt = -Infinity
 
@@ -22,7 +22,7 @@ export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>
     ]),
   )
   onMounted(() => {
-    const stop = tinykeys(window, guarded)
+    const stop = tinykeys(window, guarded, { timeout: GO_MS })
     window.addEventListener('keydown', noteGo, true)
     onBeforeUnmount(() => {
       stop()

@@ -42,7 +42,11 @@ export const useReviewStore = defineStore('review', () => {
   const { forgetHistory, ...changes } = useReviewChanges({ review, readOnly, put: saving.put })
   const { forgetTraces, ...records } = useReviewRecords(review)
 
+  /** The review whose page is open. */
+  let wanted: string | null = null
+
   async function open(id: string): Promise<void> {
+    wanted = id
     if (review.value?.id === id && tabs.isHeld()) return
     close()
     missing.value = false
@@ -83,7 +87,7 @@ export const useReviewStore = defineStore('review', () => {
       problem.value = plainWords(error)
       if (error instanceof NoStorageError)
         error.answered?.then(
-          () => mine === latest && open(id),
+          () => mine === latest && wanted === id && open(id),
           () => {},
         )
     }
@@ -94,12 +98,18 @@ export const useReviewStore = defineStore('review', () => {
   }
 
   function close(): void {
-    latest++
     tabs.leave()
     review.value = null
     forgetTraces()
     forgetHistory()
     saving.forget()
+  }
+
+  /** Its page was left: another one may have been opened before. */
+  function leave(id: string): void {
+    if (wanted !== id) return
+    wanted = null
+    close()
   }
 
   async function takeOver(): Promise<void> {
@@ -110,7 +120,7 @@ export const useReviewStore = defineStore('review', () => {
   return {
     ...{ review, missing, problem, damaged, gone, context, shared },
     ...{ lockState, readOnly, saveState: saving.saveState, savedSoon: saving.savedSoon },
-    ...{ open, close, takeOver },
+    ...{ open, close, leave, takeOver },
     ...changes,
     ...records,
   }

@@ -9,14 +9,25 @@ const kept = vi.hoisted(() => ({
   saves: [] as Review[],
   fail: null as Error | null,
   whileReading: null as (() => void) | null,
+  answersLate: null as Promise<void> | null,
   onChange: null as ((state: 'mine' | 'elsewhere') => void) | null,
 }))
 
+const NoStorageError = vi.hoisted(
+  () =>
+    class extends Error {
+      constructor(readonly answered: Promise<unknown> | null) {
+        super('It does not answer.')
+      }
+    },
+)
 vi.mock('~/storage', () => ({
   DamagedReviewError: class extends Error {},
   OvertakenError: class extends Error {},
+  NoStorageError,
   noteChange: () => {},
   loadReview: async () => {
+    if (kept.answersLate) throw new NoStorageError(kept.answersLate)
     const found = kept.review
     kept.whileReading?.()
     return found
@@ -126,6 +137,32 @@ describe('the review store', () => {
     })
     expect(store.canUndo).toBe(false)
   })
+
+  it('is not closed by the page of another review, left after it was opened', async () => {
+    const store = await opened()
+    store.leave('another')
+    expect(store.review?.id).toBe('demo-fell-race')
+    store.leave('demo-fell-race')
+    expect(store.review).toBeNull()
+  })
+
+  it.each([
+    ['opens', () => {}, 'demo-fell-race'],
+    ['is let be', (store: ReturnType<typeof useReviewStore>) => store.leave('demo-fell-race'), undefined],
+  ])(
+    'from a database that answers late it %s, by whether its page is still there',
+    async (_what, act, id) => {
+      let answer = () => {}
+      kept.answersLate = new Promise(resolve => (answer = resolve))
+      const store = await opened()
+      expect(store.problem).toBe('It does not answer.')
+      act(store)
+      kept.answersLate = null
+      answer()
+      await new Promise(resolve => setTimeout(resolve, 50))
+      expect(store.review?.id).toBe(id)
+    },
+  )
 
   it('is read-only while another tab has the review, and says so', async () => {
     const store = await opened()

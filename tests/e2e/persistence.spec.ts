@@ -166,24 +166,24 @@ test('a file whose review is damaged says what would be left out before it comes
 test('a database that never answers, or will not open, is no empty shelf', async ({ page, browser }) => {
   await page.addInitScript(() => {
     const open = IDBFactory.prototype.open
+    const answered = new Promise(answer => Object.assign(window, { answer }))
     IDBFactory.prototype.open = function (...asked) {
-      const late = {} as IDBOpenDBRequest
-      const answer = () => {
-        const request = open.apply(this, asked)
-        for (const on of ['onupgradeneeded', 'onsuccess', 'onerror', 'onblocked'] as const)
-          request[on] = late[on] as never
-      }
-      ;((window as unknown as { answers?: (() => void)[] }).answers ??= []).push(answer)
-      return late
+      const request = open.apply(this, asked)
+      Object.defineProperty(request, 'onsuccess', {
+        set: (handler: (event: Event) => void) =>
+          request.addEventListener(
+            'success',
+            event => void answered.then(() => handler.call(request, event)),
+          ),
+      })
+      return request
     }
   })
   await page.goto('/')
   await expect(page.getByTestId('no-storage')).toContainText('does not answer')
   await expect(page.getByTestId('empty-shelf')).toHaveCount(0)
   // It answers late: the shelf is seen without a word from the person.
-  await page.evaluate(() =>
-    (window as unknown as { answers: (() => void)[] }).answers.splice(0).forEach(answer => answer()),
-  )
+  await page.evaluate(() => (window as unknown as { answer: () => void }).answer())
   await expect(page.getByTestId('no-storage')).toHaveCount(0)
   await expect(page.getByTestId('empty-shelf')).toBeVisible()
   const other = await (await browser.newContext()).newPage()

@@ -52,12 +52,14 @@ export async function tabAndType(page: Page, name: string | RegExp, text: string
   await page.keyboard.press('Enter')
 }
 
-/** Goes to a place with G and its letter, from wherever the focus is. */
+/**
+ * Goes to a place with G and its letter, from wherever the focus is. Both keys are sent before either is answered, as
+ * fingers do: on a machine that is busy more than the time between them would pass.
+ */
 export async function goTo(page: Page, letter: string, heading: string | RegExp): Promise<void> {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
-  await page.keyboard.press('g')
-  await page.keyboard.press(letter)
-  await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+  await Promise.all([page.keyboard.press('g'), page.keyboard.press(letter)])
+  await expect(page.getByRole('heading', { name: heading, exact: true }).first()).toBeVisible()
 }
 
 /** Goes to a place by typing a few letters of its name, from wherever the focus is. */

@@ -12,15 +12,17 @@ const { checks, step: stepInHand } = useCurrentChecks()
 const heat = useHeatLamps(stepInHand)
 
 const practice = usePracticeStore()
+let openedId = ''
 watch(
   reviewId,
   id => {
+    openedId = id
     void store.open(id)
     void practice.openFor(id)
   },
   { immediate: true },
 )
-onBeforeUnmount(() => store.close())
+onBeforeUnmount(() => store.leave(openedId))
 
 /** The order of work is drawn in a turn of its own, before the page beside it. */
 const isPageDue = useNextTurn(() => store.review !== null)

@@ -17,6 +17,7 @@ const { listening, weighting, spacingHz, isRatio, takesFigures } = defineProps<{
   takesFigures: boolean
 }>()
 const store = useReviewStore()
+const ui = useUiStore()
 const { state, heard, session } = listening
 
 const steady = computed(() => heard.value?.steady ?? null)
@@ -39,7 +40,10 @@ const keepHeard = useKeepHeard({ device: () => device.value, weighting: () => we
 function keep(insisted = false): void {
   const now = steady.value
   if (!now || scatterDb.value === null || !canKeep.value) return
-  if (doubts.value.length > 0 && !insisted) return
+  if (doubts.value.length > 0 && !insisted) {
+    ui.say(`Not kept: ${doubts.value[0]} “Keep all the same” keeps it with that beside it.`)
+    return
+  }
   const how = `Mean of ${now.seconds} s`
   keepHeard?.({ db: now.sinadDb, scatterDb: scatterDb.value, how, doubts: doubts.value })
 }
@@ -49,7 +53,14 @@ function keepRatio(ratio: { db: number; scatterDb: number }): void {
   keepHeard?.({ ...ratio, how: 'Modulation on against off, two seconds each,', doubts: remarks.value })
 }
 
-useKeys({ k: () => keep() })
+/** By its key, which a person presses without looking: where nothing is kept, it says why. */
+function keepByKey(): void {
+  if (takesFigures && !isRatio && !store.readOnly && steady.value === null)
+    ui.say('Not kept: the figure does not stand still yet.')
+  else keep()
+}
+
+useKeys({ k: keepByKey })
 </script>
 
 <template>
