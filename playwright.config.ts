@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import args from './scripts/browserArguments.json' with { type: 'json' }
+import { TEST_BROWSER } from './tests/e2e/testBrowser'
 
 const PORT = 4391
 
@@ -24,8 +24,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      // Compiled code is not kept for a next time either: each test has a browser of its own.
-      args: [...args, '--blink-settings=v8CacheOptions=1'],
+      args: TEST_BROWSER,
     },
   },
   webServer: {

@@ -1,15 +1,15 @@
 import { readFile } from 'node:fs/promises'
 import { expect, type Page, test } from '@playwright/test'
-import browserArguments from '../../scripts/browserArguments.json' with { type: 'json' }
 import { fakeCardWav, steppedWav } from './audioFixtures'
 import { DEMO, openDemoAt, saved } from './support'
+import { TEST_BROWSER } from './testBrowser'
 
 test.use({
   permissions: ['microphone'],
   launchOptions: {
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
-      ...browserArguments,
+      ...TEST_BROWSER,
       '--use-fake-ui-for-media-stream',
       '--use-fake-device-for-media-stream',
       `--use-file-for-fake-audio-capture=${fakeCardWav(20)}`,

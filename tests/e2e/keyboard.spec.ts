@@ -3,6 +3,8 @@ import { expect, test } from '@playwright/test'
 import { goTo, harmonicRow, saved, tabAndType, tabTo } from './support'
 
 test('the whole main job by keyboard alone, from the empty shelf to the PDF', async ({ page }) => {
+  const complaints: string[] = []
+  page.on('console', message => message.type() === 'error' && complaints.push(message.text()))
   await page.goto('/')
   await expect(page.getByTestId('empty-shelf')).toBeVisible()
 
@@ -154,4 +156,6 @@ test('the whole main job by keyboard alone, from the empty shelf to the PDF', as
     const file = await (await download).path()
     expect(readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-')
   })
+  // Nor does the policy of the page refuse anything on the way.
+  expect(complaints).toEqual([])
 })

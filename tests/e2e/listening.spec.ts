@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
-import browserArguments from '../../scripts/browserArguments.json' with { type: 'json' }
 import { fakeCardWav } from './audioFixtures'
 import { DEMO, goOver, openDemoAt, visit } from './support'
+import { TEST_BROWSER } from './testBrowser'
 
 /** SINAD of the file the fake sound card plays, by the closed form. */
 const TRUE_SINAD_DB = 13.4
@@ -11,7 +11,7 @@ test.use({
   launchOptions: {
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
-      ...browserArguments,
+      ...TEST_BROWSER,
       '--use-fake-ui-for-media-stream',
       '--use-fake-device-for-media-stream',
       `--use-file-for-fake-audio-capture=${fakeCardWav(TRUE_SINAD_DB)}`,
