@@ -23,26 +23,12 @@ const page = readFileSync(join(files, 'index.html'), 'utf8')
 const hashes = [...page.matchAll(/<script(?![^>]*\bsrc=)([^>]*)>([\s\S]*?)<\/script>/g)]
   .filter(([, attributes]) => !attributes.includes('application/json'))
   .map(([, , script]) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`)
-const policy = [
-  `default-src 'self'`,
-  `script-src 'self' 'wasm-unsafe-eval' ${[...new Set(hashes)].join(' ')}`.trim(),
-  `style-src 'self' 'unsafe-inline'`,
-  `img-src 'self' data: blob:`,
-  `font-src 'self' data:`,
-  `connect-src 'self'`,
-  `worker-src 'self'`,
-  `object-src 'none'`,
-  `base-uri 'none'`,
-  `form-action 'none'`,
-  `frame-ancestors 'none'`,
-].join('; ')
-const headers = [
-  `Content-Security-Policy: ${policy}`,
-  'X-Content-Type-Options: nosniff',
-  'Referrer-Policy: no-referrer',
-  'Cross-Origin-Opener-Policy: same-origin',
-  'Permissions-Policy: camera=(), microphone=(self), geolocation=()',
-]
+const { common, policy } = JSON.parse(readFileSync(join(root, 'server', 'security', 'headers.json'), 'utf8'))
+const scripts = `${policy['script-src']} 'wasm-unsafe-eval' ${[...new Set(hashes)].join(' ')}`.trim()
+const allowed = Object.entries({ ...policy, 'script-src': scripts }).map(([what, from]) => `${what} ${from}`)
+const headers = Object.entries({ 'Content-Security-Policy': allowed.join('; '), ...common }).map(
+  ([name, value]) => `${name}: ${value}`,
+)
 writeFileSync(
   join(folder, 'HEADERS.txt'),
   [

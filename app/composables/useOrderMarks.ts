@@ -1,6 +1,7 @@
 import type { VerdictState } from '#core/decision'
 import { findingsMark } from '#core/findings'
 import { benchMark, stationMark, timeLeft, type TimeLeft, worstState } from '#core/plan'
+import { atOnce, type Sliced } from '#core/sliced'
 import { stationById, stations, wantedStations } from '#core/station'
 import { stepPlaces } from '#core/step'
 import { type Place, type PlaceGroup, places } from '~/keys/places'
@@ -27,32 +28,31 @@ const LATEST_MS = 150
 
 /**
  * Marks of the order of work. They are worked out once what was kept is saved and the page has nothing else to do,
- * so that neither a verdict on the screen nor the disk waits for them.
+ * a station at a time, so that neither a verdict on the screen nor the disk nor a key waits for them.
  */
 export function useOrderMarks() {
   const store = useReviewStore()
   const { set } = useReviewRoute()
-  const order = shallowRef<OrderMarks>(NOTHING)
-  let isWaiting = false
-
-  function schedule(): void {
-    if (isWaiting) return
-    isWaiting = true
-    void store.savedSoon().then(() =>
-      whenIdle(() => {
-        isWaiting = false
-        order.value = marksOf(store.context, set.value)
-      }),
-    )
-  }
-  watch([() => store.context, set], schedule, { immediate: true })
-
-  return { order }
+  // By what is there once a turn has ended: a burst of changes is one.
+  const now = shallowRef({ context: store.context, set: set.value })
+  watch([() => store.context, set], ([context, inHand]) => (now.value = { context, set: inHand }))
+  const worked = useSliced(() => {
+    const { context, set: inHand } = now.value
+    return {
+      work: marksInSlices(context, inHand),
+      isSmall: context === null,
+      after: store.savedSoon().then(idle),
+    }
+  })
+  return { order: computed(() => worked.value.value ?? NOTHING) }
 }
 
-function whenIdle(work: () => void): void {
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(work, { timeout: LATEST_MS })
-  else setTimeout(work, LATEST_MS / 3)
+function idle(): Promise<void> {
+  return new Promise(resolve => {
+    if (typeof requestIdleCallback === 'function')
+      requestIdleCallback(() => resolve(), { timeout: LATEST_MS })
+    else setTimeout(resolve, LATEST_MS / 3)
+  })
 }
 
 type MaybeContext = ReturnType<typeof useReviewStore>['context']
@@ -60,7 +60,18 @@ type MaybeSet = ReturnType<typeof useReviewRoute>['set']['value']
 
 /** Marks of all places of a review for a set. */
 export function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
+  return atOnce(marksInSlices(context, set))
+}
+
+/** The same, a station at a time. What a station has come to is kept: what is asked of all after it costs little. */
+function* marksInSlices(context: MaybeContext, set: MaybeSet): Sliced<OrderMarks> {
   if (!context) return NOTHING
+  const all = places()
+  if (set)
+    for (const [i, station] of stations.entries()) {
+      stationMark(station, set, context)
+      yield i / (stations.length + all.length)
+    }
   const cardDone = set !== null && set.model !== '' && stepPlaces(set).length > 0
   const left = set
     ? timeLeft(
@@ -68,9 +79,11 @@ export function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
         context,
       )
     : null
-  const marks = new Map(
-    places().map(({ id }): [string, PlaceMark] => [id, markOf(id, { context, set, left, cardDone })]),
-  )
+  const marks = new Map<string, PlaceMark>()
+  for (const { id } of all) {
+    marks.set(id, markOf(id, { context, set, left, cardDone }))
+    yield (stations.length + marks.size) / (stations.length + all.length)
+  }
   return { marks, left, cardDone }
 }
 

@@ -85,12 +85,19 @@ export const useReviewStore = defineStore('review', () => {
       if (mine !== latest) return
       damaged.value = error instanceof DamagedReviewError ? error : null
       problem.value = plainWords(error)
-      if (error instanceof NoStorageError)
-        error.answered?.then(
-          () => mine === latest && wanted === id && open(id),
-          () => {},
-        )
+      if (error instanceof NoStorageError) void goOnOnce(error, () => mine === latest && wanted === id)
     }
+  }
+
+  /** A database that was silent may answer after all. */
+  async function goOnOnce({ answered }: NoStorageError, isStillWanted: () => boolean): Promise<void> {
+    if (!answered) return
+    try {
+      await answered
+    } catch {
+      return
+    }
+    if (isStillWanted() && wanted !== null) await open(wanted)
   }
 
   async function again(): Promise<void> {
