@@ -8,9 +8,9 @@ const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const joi = folder('./node_modules/joi/dist/joi-browser.min.mjs')
 const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
 /** Tests that put another registry or another storage under everything, which nobody else is to get. */
-const APART = ['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'shelfStore', 'ownRulebooks'].map(
-  name => `tests/app/${name}.test.ts`,
-)
+const APART = [
+  ...['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'reviewTabs', 'shelfStore', 'ownRulebooks'],
+].map(name => `tests/app/${name}.test.ts`)
 /**
  * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.
  */
