@@ -127,7 +127,7 @@ test('a sound card at too low a rate, and a browser that keeps working on the so
   await expect(page.getByTestId('doubts')).toContainText('noise reduction on')
   await expect(page.getByRole('button', { name: /^Keep 1/ })).toBeDisabled()
   await page.keyboard.press('k')
-  await expect(page.getByText(/^Not kept: /)).toBeVisible()
+  await expect(page.getByText(/^Not kept\. The browser keeps/)).toBeVisible()
   await page.getByRole('button', { name: 'Keep all the same' }).click()
   await expect(page.locator('[data-slot="p2"]')).toBeVisible()
 })

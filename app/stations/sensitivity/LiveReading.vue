@@ -41,7 +41,7 @@ function keep(insisted = false): void {
   const now = steady.value
   if (!now || scatterDb.value === null || !canKeep.value) return
   if (doubts.value.length > 0 && !insisted) {
-    ui.say(`Not kept: ${doubts.value[0]} “Keep all the same” keeps it with that beside it.`)
+    ui.say(`Not kept. ${doubts.value[0]} “Keep all the same” keeps it with that beside it.`)
     return
   }
   const how = `Mean of ${now.seconds} s`
