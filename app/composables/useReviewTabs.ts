@@ -3,7 +3,7 @@ import { type TabMessage, tabChannel } from '~/storage/tabChannel'
 
 /** What a tab does about the other tabs that have the same review open. */
 export interface TabEvents {
-  /** Another tab has saved a change while this one only reads. */
+  /** Another tab has saved a change while this one only reads, or was closed and left the review to this one. */
   onChanged: () => void
   /** Another tab has taken the review over from this one. */
   onLost: () => void
@@ -26,6 +26,7 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
   let lock: ReviewLock | null = null
   let channel: BroadcastChannel | null = null
   let onHandedOver: (() => void) | null = null
+  let isTakingOver = false
 
   /** Listens to the other tabs from here on. */
   function listen(id: string): void {
@@ -64,10 +65,12 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
   /** Asks to be the one that writes. */
   function hold(id: string): void {
     lock = lockReview(id, state => {
-      const lost = lockState.value === 'mine' && state === 'elsewhere'
+      const before = lockState.value
       lockState.value = state
       handingOver.value = false
-      if (lost) onLost()
+      if (before === 'mine' && state === 'elsewhere') onLost()
+      // The tab that had it was closed: what it saved last is read before anything is written.
+      if (before === 'elsewhere' && state === 'mine' && !isTakingOver) onChanged()
     })
   }
 
@@ -89,10 +92,15 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
     /** Writes from here on; the other tabs only read. False where nothing is open. */
     async takeOver(): Promise<boolean> {
       if (!lock) return false
-      await askedToHandOver()
-      onHandedOver = null
-      await lock?.takeOver()
-      return true
+      isTakingOver = true
+      try {
+        await askedToHandOver()
+        onHandedOver = null
+        await lock?.takeOver()
+        return true
+      } finally {
+        isTakingOver = false
+      }
     },
 
     tellSaved(): void {

@@ -4,10 +4,11 @@ import type { LockState } from '~/storage/reviewLock'
 
 type Tell = (state: LockState) => void
 /** The lock of the browser: one tab has it, and who takes it over tells the one that had it. */
-const lock = vi.hoisted(() => ({ holder: null as Tell | null }))
+const lock = vi.hoisted(() => ({ holder: null as Tell | null, told: [] as Tell[] }))
 
 vi.mock('~/storage/reviewLock', () => ({
   lockReview: (_id: string, tell: Tell) => {
+    lock.told.push(tell)
     tell(lock.holder ? 'elsewhere' : 'mine')
     lock.holder ??= tell
     return {
@@ -44,7 +45,10 @@ describe('two tabs with one review open', () => {
     return { tabs, heard }
   }
 
-  beforeEach(() => (lock.holder = null))
+  beforeEach(() => {
+    lock.holder = null
+    lock.told = []
+  })
   afterEach(() => open.splice(0).forEach(tabs => tabs.leave()))
 
   it('the first writes, the second reads and follows what the first saved', async () => {
@@ -76,6 +80,18 @@ describe('two tabs with one review open', () => {
     expect(await taken).toBe(true)
     expect([first.tabs.readOnly.value, second.tabs.readOnly.value]).toEqual([true, false])
     expect(first.heard).toEqual(['lost'])
+    // Whoever asked reads it again itself.
+    expect(second.heard).toEqual([])
+  })
+
+  it('the one that reads goes on writing once the other was closed, and reads what that one saved first', () => {
+    const first = tab()
+    const second = tab()
+    first.tabs.leave()
+    lock.told[1]!('mine')
+    expect(second.tabs.readOnly.value).toBe(false)
+    expect(second.heard).toEqual(['changed'])
+    expect(first.heard).toEqual([])
   })
 
   it('one that sleeps is waited for a second and a half, and no longer', async () => {

@@ -332,6 +332,15 @@ test('two tabs: the second is read-only, follows, and can take over', async ({ p
   await second.getByLabel('Price', { exact: true }).fill('£42')
   await second.getByLabel('Price', { exact: true }).press('Enter')
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£42')
+
+  // The tab that writes is closed: the other one goes on, from what was saved last.
+  await second.close()
+  await expect(page.getByLabel('Price', { exact: true })).toBeEnabled()
+  await page.getByLabel('Price', { exact: true }).fill('£43')
+  await page.getByLabel('Price', { exact: true }).press('Enter')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£43')
 })
 
 test('a removed review is gone after asking, and the demo comes back when wanted', async ({ page }) => {
