@@ -3,8 +3,8 @@ import { type TabMessage, tabChannel } from '~/storage/tabChannel'
 
 /** What a tab does about the other tabs that have the same review open. */
 export interface TabEvents {
-  /** Another tab has saved a change while this one only reads, or was closed and left the review to this one. */
-  onChanged: () => void
+  /** Another tab has saved a change while this one only reads. Resolved once that was read. */
+  onChanged: () => Promise<void>
   /** Another tab has taken the review over from this one. */
   onLost: () => void
   /** Another tab has taken the review off the shelf. */
@@ -37,7 +37,7 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
   function hear(message: TabMessage): void {
     switch (message) {
       case 'saved':
-        if (readOnly.value) onChanged()
+        if (readOnly.value) void onChanged()
         break
       case 'hand-over':
         if (lockState.value === 'mine') void handOver()
@@ -69,9 +69,15 @@ export function useReviewTabs({ onChanged, onLost, onRemoved, onReplaced, settle
       lockState.value = state
       handingOver.value = false
       if (before === 'mine' && state === 'elsewhere') onLost()
-      // The tab that had it was closed: what it saved last is read before anything is written.
-      if (before === 'elsewhere' && state === 'mine' && !isTakingOver) onChanged()
+      if (before === 'elsewhere' && state === 'mine' && !isTakingOver) void inherit()
     })
+  }
+
+  /** The tab that had it was closed: what it saved last is read before anything is written. */
+  async function inherit(): Promise<void> {
+    handingOver.value = true
+    await onChanged()
+    handingOver.value = false
   }
 
   function askedToHandOver(): Promise<void> {

@@ -23,7 +23,7 @@ export const useReviewStore = defineStore('review', () => {
   const context = computed(() => review.value && createContext(review.value, shared))
 
   const tabs = useReviewTabs({
-    onChanged: () => void again(),
+    onChanged: () => again(),
     onLost: () =>
       ui.say('Another tab has taken this review over. Here it is read-only now; nothing was lost.'),
     onRemoved: () => (gone.value = 'removed'),

@@ -29,10 +29,13 @@ const aWhile = (ms = 30) => new Promise(resolve => setTimeout(resolve, ms))
 describe('two tabs with one review open', () => {
   const open: ReturnType<typeof useReviewTabs>[] = []
 
-  function tab(settled: () => Promise<void> = async () => {}) {
+  function tab(settled: () => Promise<void> = async () => {}, read: () => Promise<void> = async () => {}) {
     const heard: string[] = []
     const events: TabEvents = {
-      onChanged: () => heard.push('changed'),
+      onChanged: () => {
+        heard.push('changed')
+        return read()
+      },
       onLost: () => heard.push('lost'),
       onRemoved: () => heard.push('removed'),
       onReplaced: () => heard.push('replaced'),
@@ -84,11 +87,15 @@ describe('two tabs with one review open', () => {
     expect(second.heard).toEqual([])
   })
 
-  it('the one that reads goes on writing once the other was closed, and reads what that one saved first', () => {
+  it('the one that reads goes on writing once the other was closed, and reads what that one saved first', async () => {
+    let isRead = () => {}
     const first = tab()
-    const second = tab()
+    const second = tab(undefined, () => new Promise<void>(resolve => (isRead = resolve)))
     first.tabs.leave()
     lock.told[1]!('mine')
+    expect(second.tabs.readOnly.value).toBe(true)
+    isRead()
+    await aWhile()
     expect(second.tabs.readOnly.value).toBe(false)
     expect(second.heard).toEqual(['changed'])
     expect(first.heard).toEqual([])
