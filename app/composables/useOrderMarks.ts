@@ -63,15 +63,16 @@ export function marksOf(context: MaybeContext, set: MaybeSet): OrderMarks {
   return atOnce(marksInSlices(context, set))
 }
 
-/** The same, a station at a time. What a station has come to is kept: what is asked of all after it costs little. */
+/** The same, a station at a time: what is asked of all stations comes after, when each is worked out and kept. */
 function* marksInSlices(context: MaybeContext, set: MaybeSet): Sliced<OrderMarks> {
   if (!context) return NOTHING
   const all = places()
-  if (set)
-    for (const [i, station] of stations.entries()) {
-      stationMark(station, set, context)
-      yield i / (stations.length + all.length)
-    }
+  const marks = new Map<string, PlaceMark>()
+  for (const { id } of all) {
+    if (id in FIXED) continue
+    marks.set(id, markOfStation(id, set, context))
+    yield marks.size / all.length
+  }
   const cardDone = set !== null && set.model !== '' && stepPlaces(set).length > 0
   const left = set
     ? timeLeft(
@@ -79,10 +80,9 @@ function* marksInSlices(context: MaybeContext, set: MaybeSet): Sliced<OrderMarks
         context,
       )
     : null
-  const marks = new Map<string, PlaceMark>()
-  for (const { id } of all) {
-    marks.set(id, markOf(id, { context, set, left, cardDone }))
-    yield (stations.length + marks.size) / (stations.length + all.length)
+  for (const [id, markOf] of Object.entries(FIXED)) {
+    marks.set(id, markOf({ context, set, left, cardDone }))
+    yield marks.size / all.length
   }
   return { marks, left, cardDone }
 }
@@ -132,11 +132,9 @@ function runWords(left: TimeLeft | null): string {
   return left.openSteps > 0 ? `${left.openSteps} open` : 'done'
 }
 
-function markOf(placeId: string, known: Known): PlaceMark {
-  const fixed = FIXED[placeId]
-  if (fixed) return fixed(known)
-  if (!known.set || !stations.some(({ id }) => id === placeId)) return NO_MARK
-  return counted(stationMark(stationById(placeId), known.set, known.context))
+function markOfStation(id: string, set: MaybeSet, context: Known['context']): PlaceMark {
+  if (!set || !stations.some(station => station.id === id)) return NO_MARK
+  return counted(stationMark(stationById(id), set, context))
 }
 
 /** A group of the order of work with its places, its worst mark and its count. */
