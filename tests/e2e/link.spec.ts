@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemoAt } from './support'
+import { choose, DEMO, harmonicRow, openDemoAt } from './support'
 
 /** Begins a review with kits of a bench; the address of it. */
 async function begin(page: Page, kits: readonly string[]): Promise<string> {
@@ -14,11 +14,10 @@ async function begin(page: Page, kits: readonly string[]): Promise<string> {
 async function linkInstrument(page: Page, name: RegExp, way: RegExp): Promise<void> {
   await page.getByRole('region', { name: 'Instruments' }).getByRole('button', { name }).click()
   await expect(page.getByRole('region', { name: /^Instrument: / })).toContainText(name)
-  await page
+  const list = page
     .getByRole('region', { name: /^Instrument: / })
     .locator('.v-select', { hasText: 'How it is read' })
-    .click()
-  await page.getByRole('option', { name: way }).click()
+  await choose(page, list, way)
 }
 
 const SIMULATED = /Virtual bench \(simulated\)/
@@ -75,8 +74,7 @@ test('a deviation by L only: what stands in no chain is linked, and both swings 
   await page.goto(`${review}/bench`)
   await page.getByText('Answering too, outside of any chain').click()
   const analyser = page.locator('.one', { hasText: 'Modulation analyser: how far the carrier swings' })
-  await analyser.locator('.v-select', { hasText: 'How it is read' }).click()
-  await page.getByRole('option', { name: SIMULATED }).click()
+  await choose(page, analyser.locator('.v-select', { hasText: 'How it is read' }), SIMULATED)
 
   await page.goto(`${review}/deviation`)
   await expect(page.getByTestId('link')).toBeVisible()
@@ -204,8 +202,7 @@ test('an instrument is taught: a line is sent, its answer seen, the phrase kept 
   const dialog = page.getByRole('dialog', { name: /Teach My own/ })
   await dialog.getByRole('button', { name: 'Send it' }).click()
   await expect(dialog.locator('.stop')).toContainText('Say first how it is reached')
-  await dialog.locator('.v-select', { hasText: 'How it is read' }).click()
-  await page.getByRole('option', { name: SIMULATED }).click()
+  await choose(page, dialog.locator('.v-select', { hasText: 'How it is read' }), SIMULATED)
 
   // What it does not know it says by its own queue of errors.
   await dialog.getByLabel('Lines that are sent').fill('MEASure:TEAPOT?')

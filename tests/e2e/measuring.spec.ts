@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { DEMO, TREK_B_HIGH, harmonicRow, openDemoAt, saved, visit } from './support'
+import { choose, DEMO, TREK_B_HIGH, harmonicRow, openDemoAt, saved, visit } from './support'
 
 test('a path is measured in two rounds, stands for new readings, and judges old ones only when asked', async ({
   page,
@@ -84,8 +84,8 @@ test('several rulebooks, an own copy that is changed, refused in words, taken aw
   await expect(page.getByRole('heading', { name: 'Race rules' })).toBeVisible()
   await expect(page.getByTestId('rulebook-wrong')).toHaveCount(0)
   const decides = page.getByRole('region', { name: 'How it decides' })
-  await decides.locator('.v-select', { hasText: 'A figure is judged' }).click()
-  await page.getByRole('option', { name: 'measured value against limit' }).click()
+  const judged = decides.locator('.v-select', { hasText: 'A figure is judged' })
+  await choose(page, judged, 'measured value against limit')
   await decides.getByLabel('At most ±').fill('4')
   await decides.getByLabel('At most ±').press('Enter')
   await expect(decides.getByRole('table')).toContainText('±4.00 dB')
@@ -158,8 +158,8 @@ test('a series of readings, another tester, and the tools', async ({ page }) => 
   await visit(page, `${DEMO}/findings`)
   await expect(page.getByText('they agree within what both say', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: 'Add a figure' }).click()
-  await page.locator('.v-select', { has: page.getByLabel('Which reading') }).click()
-  await page.getByRole('option', { name: /Carrier power, 146\.520 MHz, High/ }).click()
+  const which = page.locator('.v-select', { has: page.getByLabel('Which reading') })
+  await choose(page, which, /Carrier power, 146\.520\sMHz, High/)
   await page.getByLabel('Their figure at the socket').fill('9 W')
   await page.getByRole('button', { name: 'Keep the figure' }).click()
   await expect(page.getByText('Disagree', { exact: true })).toBeVisible()

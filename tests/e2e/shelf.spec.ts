@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { DEMO, openDemoAt } from './support'
+import { choose, DEMO, openDemoAt } from './support'
 
 test('the shelf: marks of radios, a backup in one file, brought back, and found again', async ({ page }) => {
   await openDemoAt(page, '/')
@@ -102,8 +102,7 @@ test('my bench: kept from a review, taken into another, told when it moves on', 
 test('what if: another rule turns verdicts, and is taken over only when asked', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/findings`)
   const part = page.getByTestId('what-if')
-  await part.locator('.v-select', { hasText: 'Rule' }).last().click()
-  await page.getByRole('option', { name: 'Shared risk' }).click()
+  await choose(page, part.locator('.v-select', { hasText: 'Rule' }).last(), 'Shared risk')
   await part.getByRole('button', { name: 'Look' }).click()
   await expect(part.getByRole('status')).toContainText(/figures differ, \d+ verdicts among them/)
   await expect(part).toContainText('Can’t tell')

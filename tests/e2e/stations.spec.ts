@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { DEMO, TREK_B_HIGH, goByFind, goTo, openDemoAt, tabTo, visit } from './support'
+import { choose, DEMO, TREK_B_HIGH, goByFind, goTo, openDemoAt, tabTo, visit } from './support'
 
 test('the run: what the order saves, moved by key and by drag, left out with a reason, a channel of one’s own', async ({
   page,
@@ -148,8 +148,8 @@ test('key-up, ambient and spurs: a held trace with a third column fills them', a
     .getByTestId('trace-file')
     .setInputFiles({ name: 'held.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
   await expect(page.getByText('Other spurs, outside', { exact: false })).toBeVisible()
-  await page.locator('.v-select', { has: page.getByLabel('Column of levels') }).click()
-  await page.getByRole('option', { name: 'Max hold (dBm)' }).click()
+  const column = page.locator('.v-select', { has: page.getByLabel('Column of levels') })
+  await choose(page, column, 'Max hold (dBm)')
   await expect(page.getByText('311.200 MHz, −50.0 dBm', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: /Fill the table/ }).click()
   await expect(page.locator('[data-slot=s311200000] input')).toHaveValue('−50.0')

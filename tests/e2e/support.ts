@@ -80,6 +80,19 @@ export async function follow(page: Page, group: string, place: RegExp): Promise<
   await order.getByRole('link', { name: place }).click()
 }
 
+/**
+ * Chooses from a list, and sees that it is chosen: what comes next may leave the page. A click that falls while a busy
+ * machine still places the list hits nothing, and is made again, as a hand would.
+ */
+export async function choose(page: Page, list: Locator, name: string | RegExp): Promise<void> {
+  const option = page.getByRole('option', { name, exact: true })
+  await expect(async () => {
+    if (!(await option.isVisible())) await list.click({ timeout: 15_000 })
+    await option.click({ timeout: 15_000 })
+    await expect(list).toContainText(name, { timeout: 15_000 })
+  }).toPass()
+}
+
 interface Application {
   $router: { push: (to: string) => Promise<unknown> }
   $pinia: { _s: Map<string, { putDemo: () => Promise<string> }> }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { DEMO, harmonicRow, openDemoAt, saved, visit } from './support'
+import { choose, DEMO, harmonicRow, openDemoAt, saved, visit } from './support'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
@@ -41,8 +41,8 @@ test('what a trace contradicts, and what a spur is, is said and asked', async ({
 
 test('two editions of a rulebook stand side by side, and say which verdicts turn', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/rulebooks?set=trek-b`)
-  await page.locator('.v-select', { hasText: 'Compared with' }).click()
-  await page.getByRole('option', { name: 'ITU spurious, category A', exact: true }).click()
+  const compared = page.locator('.v-select', { hasText: 'Compared with' })
+  await choose(page, compared, 'ITU spurious, category A')
   await expect(page.getByRole('table', { name: 'What changed' })).toContainText('97.307(e)')
   await page.getByRole('button', { name: 'Which verdicts turn?' }).click()
   await expect(page.getByRole('table', { name: 'Verdicts that turn' })).toContainText('Harmonics and spurs')

@@ -20,11 +20,12 @@ const hasSerial = serialOf() !== null
 const choices = computed(() => [
   { value: 'typed', title: 'I type what it shows' },
   { value: 'virtual', title: 'Virtual bench (simulated), by L' },
+  ...(hasSerial ? [{ value: 'serial', title: 'On a serial lead of this machine …' }] : []),
+  // Last: the server answers while the list may be open, and nothing above it moves.
   ...reached.value.map(({ id, title, port }) => ({
     value: `server:${id}`,
     title: port === null ? `${title}, by L` : `${title}, by the server on port ${port}`,
   })),
-  ...(hasSerial ? [{ value: 'serial', title: 'On a serial lead of this machine …' }] : []),
 ])
 const choice = computed(() => {
   const now = link.value
