@@ -4,6 +4,7 @@ import { type InstrumentLink, useLinks } from '~/link/links'
 import { askForPort, nameIfNeeded } from '~/link/serialLine'
 import { identityOf, serialOf, type SerialPortLike } from '~/link/serialPort'
 import { lookForServer, serverState } from '~/link/serverLink'
+import { wayNow, waysToRead } from '~/link/waysToRead'
 
 /** How one instrument is read: typed, simulated, by the server, or on a serial lead. */
 const { linkId, kind } = defineProps<{ linkId: string; kind: SpokenKind }>()
@@ -17,21 +18,7 @@ const reached = computed(() =>
   serverState.value.is === 'there' ? serverState.value.instruments.filter(one => one.kind === kind) : [],
 )
 const hasSerial = serialOf() !== null
-const choices = computed(() => [
-  { value: 'typed', title: 'I type what it shows' },
-  { value: 'virtual', title: 'Virtual bench (simulated), by L' },
-  ...(hasSerial ? [{ value: 'serial', title: 'On a serial lead of this machine …' }] : []),
-  // Last: the server answers while the list may be open, and nothing above it moves.
-  ...reached.value.map(({ id, title, port }) => ({
-    value: `server:${id}`,
-    title: port === null ? `${title}, by L` : `${title}, by the server on port ${port}`,
-  })),
-])
-const choice = computed(() => {
-  const now = link.value
-  if (!now) return 'typed'
-  return now.via === 'server' ? `server:${now.serverId}` : now.via
-})
+const choices = computed(() => waysToRead({ link: link.value, reached: reached.value, hasSerial }))
 const books = computed(() => [
   { value: 'plain', title: 'Plain SCPI' },
   ...own.bench.phrasebooks.filter(one => one.kind === kind).map(({ id, title }) => ({ value: id, title })),
@@ -87,7 +74,7 @@ const words = computed(() => {
 <template>
   <div class="row way-of-link">
     <VSelect
-      :model-value="choice"
+      :model-value="wayNow(link)"
       :items="choices"
       label="How it is read"
       class="choice-of-link"
