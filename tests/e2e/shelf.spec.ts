@@ -92,6 +92,7 @@ test('my bench: kept from a review, taken into another, told when it moves on', 
   await page.getByLabel('Name', { exact: true }).first().fill('In-line power meter, mended')
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'Keep as my bench' }).click()
+  await expect(page.getByText('This bench is yours now')).toBeVisible()
   await page.goto(`${review}/bench`)
   const line = page.getByTestId('own-bench')
   await expect(line).toContainText('In-line power meter, mended')
