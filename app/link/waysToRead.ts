@@ -17,10 +17,17 @@ export interface Reachable {
   hasSerial: boolean
 }
 
+const OF_SERVER = 'server:'
+
 /** The way an instrument is read now, as a value of the list. */
 export function wayNow(link: InstrumentLink | null): string {
   if (!link) return 'typed'
-  return link.via === 'server' ? `server:${link.serverId}` : link.via
+  return link.via === 'server' ? OF_SERVER + link.serverId : link.via
+}
+
+/** The id, on the server, of the instrument a value of the list stands for; null where it is no server’s. */
+export function serverIdOfWay(value: string): string | null {
+  return value.startsWith(OF_SERVER) ? value.slice(OF_SERVER.length) : null
 }
 
 /**
@@ -33,7 +40,7 @@ export function waysToRead({ link, reached, hasSerial }: Reachable): WayToRead[]
     { value: 'virtual', title: 'Virtual bench (simulated), by L' },
     ...(hasSerial ? [{ value: 'serial', title: 'On a serial lead of this machine …' }] : []),
     ...reached.map(({ id, title, port }) => ({
-      value: `server:${id}`,
+      value: OF_SERVER + id,
       title: port === null ? `${title}, by L` : `${title}, by the server on port ${port}`,
     })),
   ]

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { InstrumentLink } from '~/link/links'
 import type { ServerInstrument } from '~/link/serverLink'
-import { wayNow, waysToRead } from '~/link/waysToRead'
+import { serverIdOfWay, wayNow, waysToRead } from '~/link/waysToRead'
 
 const meter: ServerInstrument = {
   ...{ id: 'meter', title: 'Power meter', kind: 'power-meter', isVirtual: true, port: 5025 },
@@ -48,5 +48,11 @@ describe('the way it is read now', () => {
     expect(wayNow(null)).toBe('typed')
     expect(wayNow({ via: 'virtual' })).toBe('virtual')
     expect(wayNow({ via: 'server', serverId: 'x' })).toBe('server:x')
+  })
+
+  it('leads back to the instrument of the server, whatever its id', () => {
+    for (const serverId of ['meter', 'server:server:', 'virtual'])
+      expect(serverIdOfWay(wayNow({ via: 'server', serverId }))).toBe(serverId)
+    expect(['typed', 'virtual', 'serial'].map(serverIdOfWay)).toEqual([null, null, null])
   })
 })

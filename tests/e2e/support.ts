@@ -81,8 +81,8 @@ export async function follow(page: Page, group: string, place: RegExp): Promise<
 }
 
 /**
- * Chooses from a list, and sees that it is chosen: what comes next may leave the page. A click that falls while a busy
- * machine still places the list hits nothing, and is made again, as a hand would.
+ * Chooses from a list, and sees that it is chosen: what comes next may leave the page. Once, on a busy machine, a click
+ * on an option did nothing, and why was not found: one that does nothing is made again, as a hand would.
  */
 export async function choose(page: Page, list: Locator, name: string | RegExp): Promise<void> {
   const option = page.getByRole('option', { name, exact: true })

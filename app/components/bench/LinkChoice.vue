@@ -4,7 +4,7 @@ import { type InstrumentLink, useLinks } from '~/link/links'
 import { askForPort, nameIfNeeded } from '~/link/serialLine'
 import { identityOf, serialOf, type SerialPortLike } from '~/link/serialPort'
 import { lookForServer, serverState } from '~/link/serverLink'
-import { wayNow, waysToRead } from '~/link/waysToRead'
+import { serverIdOfWay, wayNow, waysToRead } from '~/link/waysToRead'
 
 /** How one instrument is read: typed, simulated, by the server, or on a serial lead. */
 const { linkId, kind } = defineProps<{ linkId: string; kind: SpokenKind }>()
@@ -50,7 +50,8 @@ async function choose(value: string): Promise<void> {
     set(linkId, { via: 'serial', baudRate: USUAL_BAUD, ...identityOf(port), phrasebookId })
     return askName(port, USUAL_BAUD)
   }
-  set(linkId, { via: 'server', serverId: value.replace(/^server:/, ''), phrasebookId })
+  const serverId = serverIdOfWay(value)
+  if (serverId !== null) set(linkId, { via: 'server', serverId, phrasebookId })
 }
 
 function change(part: Partial<InstrumentLink>): void {
