@@ -194,6 +194,9 @@ a:hover {
   color: var(--ink-3);
   font-weight: 400;
 }
+svg.open {
+  overflow: visible;
+}
 .open circle {
   fill: none;
   stroke: var(--line-2);
@@ -206,6 +209,7 @@ a:hover {
   padding: 10px 20px 14px;
   border-top: 1px solid var(--line);
   color: var(--ink-2);
+  text-wrap: balance;
 }
 @media (max-width: 900px) {
   .order {
