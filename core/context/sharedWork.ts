@@ -1,6 +1,6 @@
 import type { Chain } from '../chain'
 import { createMemory, type Memory } from '../derive'
-import type { CurrentReadings, Reading } from '../review'
+import type { Standing } from '../review'
 import type { Rulebook } from '../rules'
 import { createDistributions, type Distributions } from '../uncertainty'
 
@@ -8,8 +8,8 @@ import { createDistributions, type Distributions } from '../uncertainty'
 export interface SharedWork {
   distributions: Distributions
   memory: Memory
-  /** The readings that stood in the latest state. */
-  standing: { readings: readonly Reading[]; current: CurrentReadings } | null
+  /** The readings that stood in the latest states, the latest first. */
+  standing: readonly Standing[]
   /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
   chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
   /** Chains that join another, whole, by the chain as stored. */
@@ -23,7 +23,7 @@ export function createSharedWork(): SharedWork {
   return {
     distributions: createDistributions(),
     memory: createMemory(),
-    standing: null,
+    standing: [],
     chains: new WeakMap(),
     joined: new WeakMap(),
     books: { own: null, byIds: new Map() },

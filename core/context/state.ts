@@ -1,5 +1,5 @@
 import { calibratedChain, type CalibrationPins, type Chain, type Instrument, joinedChain } from '../chain'
-import { currentReadings, type Review, stepKey, type StepReadings, type Through } from '../review'
+import { nextStanding, type Review, stepKey, type StepReadings, type Through } from '../review'
 import { type Rulebook, rulebookById } from '../rules'
 import type { SharedWork } from './sharedWork'
 
@@ -22,7 +22,9 @@ const NONE: StepReadings = new Map()
 /** Looks a review up. */
 export function createState(review: Review, shared: SharedWork): State {
   const chains = wholeChains(review.chains, shared)
-  const current = standing(review, shared)
+  const standing = nextStanding(review.readings, shared.standing)
+  shared.standing = standing
+  const [{ current }] = standing
   const own = review.ownRulebooks
   if (shared.books.own !== own) shared.books = { own, byIds: new Map() }
   const { byIds } = shared.books
@@ -59,12 +61,6 @@ function wholeChains(stored: readonly Chain[], shared: SharedWork): Map<string, 
     chains.set(chain.id, whole)
   }
   return chains
-}
-
-function standing({ readings }: Review, shared: SharedWork) {
-  if (shared.standing?.readings !== readings)
-    shared.standing = { readings, current: currentReadings(readings, shared.standing ?? undefined) }
-  return shared.standing.current
 }
 
 function calibrated(

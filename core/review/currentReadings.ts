@@ -1,3 +1,4 @@
+import { kept } from '../derive'
 import type { Review } from './types'
 import type { Reading } from './readingTypes'
 
@@ -15,45 +16,108 @@ export function stepKey(setId: string, stepId: string): string {
   return `${setId}|${stepId}`
 }
 
+/** Readings, with what stands of them. */
+export interface Standing {
+  readings: readonly Reading[]
+  current: CurrentReadings
+}
+
+/**
+ * What stands of a list of readings, before the lists it may be worked out from again: what is being typed stands
+ * at the end of a list of its own, beside the list it goes on from.
+ * @param known - what stood before, the latest first.
+ * @returns at most two.
+ */
+export function nextStanding(
+  readings: readonly Reading[],
+  known: readonly Standing[],
+): [Standing, ...Standing[]] {
+  const same = known.find(one => one.readings === readings)
+  if (same) return [same, ...known.filter(one => one !== same)]
+  const before = known.find(one => sameAtTheStart(readings, one.readings) === one.readings.length) ?? known[0]
+  return [{ readings, current: currentReadings(readings, before) }, ...(before ? [before] : [])]
+}
+
 /**
  * The readings that stand.
- * @param before - what stood for an earlier list: where the new one only goes on from it, steps that are the
- *   same keep the very same map, so that whoever hangs on a step can see that nothing of it changed.
- * @remarks O(n) of the new readings where the list goes on, else O(n).
+ * @param before - what stood for another list: steps that are the same in both keep the very same map, so that
+ *   whoever hangs on a step can see that nothing of it changed.
+ * @remarks Where the list goes on from the other only what is new is looked at; where the two differ in one stretch
+ *   only the steps that have a reading in it are gone through again.
  */
-export function currentReadings(
-  readings: readonly Reading[],
-  before?: { readings: readonly Reading[]; current: CurrentReadings },
-): CurrentReadings {
-  const goesOn = before !== undefined && startsWith(readings, before.readings)
-  const current = new Map(goesOn ? before.current : [])
-  const fresh = new Map<string, Map<string, Reading>>()
-  for (let i = goesOn ? before.readings.length : 0; i < readings.length; i++) {
-    const reading = readings[i]!
-    const key = stepKey(reading.setId, reading.stepId)
-    let slots = fresh.get(key)
-    if (!slots) {
-      fresh.set(key, (slots = new Map(current.get(key))))
-      current.set(key, slots)
-    }
-    slots.set(reading.slot, reading)
-  }
-  if (before && !goesOn) keepSame(current, before.current)
+export function currentReadings(readings: readonly Reading[], before?: Standing): CurrentReadings {
+  if (!before) return standingAmong(readings)
+  const known = before.readings
+  const from = sameAtTheStart(readings, known)
+  if (from === known.length) return goneOn(before.current, readings.slice(from))
+  const same = from + sameAtTheEnd(readings, known, from)
+  // Gone through from nothing where most of it is other: it would be looked at twice.
+  if (2 * same < known.length) return withKnown(standingAmong(readings), before.current)
+  const touched = new Map<string, Set<string>>()
+  touch(touched, known, { from, to: known.length - (same - from) })
+  touch(touched, readings, { from, to: readings.length - (same - from) })
+  const current = new Map(before.current)
+  for (const [setId, steps] of touched) for (const stepId of steps) current.delete(stepKey(setId, stepId))
+  const own = readings.filter(({ setId, stepId }) => touched.get(setId)?.has(stepId) ?? false)
+  for (const [key, slots] of withKnown(standingAmong(own), before.current)) current.set(key, slots)
   return current
 }
 
-function startsWith(readings: readonly Reading[], start: readonly Reading[]): boolean {
-  if (start.length > readings.length) return false
-  for (let i = 0; i < start.length; i++) if (readings[i] !== start[i]) return false
-  return true
+/** What stands once a list goes on. O(its new readings), but for the copy of the map of steps. */
+function goneOn(before: CurrentReadings, fresh: readonly Reading[]): CurrentReadings {
+  const current = new Map(before)
+  const own = new Map<string, Map<string, Reading>>()
+  for (const reading of fresh) {
+    const key = stepKey(reading.setId, reading.stepId)
+    kept(own, key, () => new Map(before.get(key))).set(reading.slot, reading)
+  }
+  for (const [key, slots] of own) current.set(key, slots)
+  return current
+}
+
+/** From nothing. O(n). */
+function standingAmong(readings: readonly Reading[]): Map<string, StepReadings> {
+  const current = new Map<string, Map<string, Reading>>()
+  for (const reading of readings)
+    kept(current, stepKey(reading.setId, reading.stepId), () => new Map()).set(reading.slot, reading)
+  return current
+}
+
+/** How many readings two lists have in common at their start. */
+function sameAtTheStart(one: readonly Reading[], other: readonly Reading[]): number {
+  const most = Math.min(one.length, other.length)
+  let same = 0
+  while (same < most && one[same] === other[same]) same++
+  return same
+}
+
+/** How many they have in common at their end, of those that do not stand at the start. */
+function sameAtTheEnd(one: readonly Reading[], other: readonly Reading[], atTheStart: number): number {
+  const most = Math.min(one.length, other.length) - atTheStart
+  let same = 0
+  while (same < most && one[one.length - 1 - same] === other[other.length - 1 - same]) same++
+  return same
+}
+
+/** Notes the steps of a stretch of readings, by set. */
+function touch(
+  touched: Map<string, Set<string>>,
+  readings: readonly Reading[],
+  { from, to }: { from: number; to: number },
+): void {
+  for (let i = from; i < to; i++) {
+    const { setId, stepId } = readings[i]!
+    kept(touched, setId, () => new Set()).add(stepId)
+  }
 }
 
 /** Steps whose readings are the very same take the map they had. */
-function keepSame(current: Map<string, StepReadings>, before: CurrentReadings): void {
+function withKnown(current: Map<string, StepReadings>, before: CurrentReadings): Map<string, StepReadings> {
   for (const [key, slots] of current) {
     const known = before.get(key)
     if (known && isSame(slots, known)) current.set(key, known)
   }
+  return current
 }
 
 function isSame(a: StepReadings, b: StepReadings): boolean {

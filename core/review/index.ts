@@ -69,6 +69,8 @@ export { nameBeside, setName, setShortName, highestClaimW, fewNames } from './se
 export { type Model, modelsOf } from './models'
 export {
   currentReadings,
+  nextStanding,
+  type Standing,
   stepHistory,
   type TakenReading,
   stepKey,

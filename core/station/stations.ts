@@ -48,5 +48,8 @@ function isEquipped({ review, instruments }: State, roles: Roles): boolean {
 }
 
 function begunIn(readings: readonly Reading[]): Set<string> {
-  return new Set(readings.map(({ stationId }) => stationId))
+  const begun = new Set<string>()
+  let latest: string | null = null
+  for (const { stationId } of readings) if (stationId !== latest) begun.add((latest = stationId))
+  return begun
 }
