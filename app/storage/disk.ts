@@ -84,13 +84,33 @@ async function open(): Promise<typeof records> {
   }
 }
 
-/** Names of all records. @throws NoStorageError */
-export const recordNames = async (): Promise<string[]> => (await openDisk()).keys()
+/** Names of all records, asked for in one go where there is a connection of our own. @throws NoStorageError */
+export async function recordNames(): Promise<string[]> {
+  try {
+    if (direct) return (await direct.getAllKeys(RECORDS_STORE)).map(String)
+  } catch {
+    // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
+  }
+  return (await openDisk()).keys()
+}
+
+/** So many records are worth waiting for a connection of our own: localForage reads each by itself. */
+const MANY = 8
 
 /** Records by name; those that are not there are null. @throws NoStorageError */
 export async function readRecords(names: readonly string[]): Promise<Record<string, unknown>> {
-  const disk = await openDisk()
-  return names.length === 0 ? {} : disk.getItems([...names])
+  if (names.length === 0) return {}
+  if (names.length > MANY) await connect()
+  try {
+    const store = direct?.transaction(RECORDS_STORE).store
+    if (store) {
+      const found = await Promise.all(names.map(name => store.get(name) as Promise<unknown>))
+      return Object.fromEntries(names.map((name, i) => [name, found[i] ?? null]))
+    }
+  } catch {
+    // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
+  }
+  return (await openDisk()).getItems([...names])
 }
 
 /**
