@@ -69,6 +69,7 @@ function swingSeries(palette: ChartPalette, name: 'up' | 'down', data: [number, 
   }
 }
 
+/** Both limits, the word for them under the lower one: the figures’ own lines are drawn above the middle. */
 function limitLines(palette: ChartPalette, limitHz: number | null) {
   return {
     silent: true,
@@ -76,11 +77,11 @@ function limitLines(palette: ChartPalette, limitHz: number | null) {
     lineStyle: { color: palette.ink, width: 1.8, type: 'solid' as const },
     label: {
       show: true,
-      position: 'insideEndTop',
+      position: 'insideEndBottom',
       color: palette.ink,
       fontSize: 13,
       formatter: (one: { value?: number }) =>
-        one.value !== undefined && one.value > 0 && limitHz !== null ? `limit ${printHz(limitHz, 2)}` : '',
+        one.value !== undefined && one.value < 0 && limitHz !== null ? `limit ${printHz(limitHz, 2)}` : '',
     },
     data: limitHz === null ? [] : [{ yAxis: limitHz }, { yAxis: -limitHz }],
   }

@@ -14,7 +14,10 @@ import { darkTheme, lightTheme } from '~/theme/themes'
 interface Series {
   name: string
   data: unknown[]
-  markLine?: { data: { yAxis: number }[] }
+  markLine?: {
+    data: { yAxis: number }[]
+    label: { position: string; formatter: (one: { value: number }) => string }
+  }
   markArea?: { data: unknown[] }
 }
 interface Axis {
@@ -127,7 +130,13 @@ describe.each([
       [1, null],
       [2, 2600],
     ])
-    expect(series(drawn, 'up').markLine!.data).toEqual([{ yAxis: 2500 }, { yAxis: -2500 }])
+    const { data, label } = series(drawn, 'up').markLine!
+    expect(data).toEqual([{ yAxis: 2500 }, { yAxis: -2500 }])
+    expect([2500, -2500].map(value => label.formatter({ value }).replace(/\s/g, ' '))).toEqual([
+      '',
+      'limit 2.5 kHz',
+    ])
+    expect(label.position).toBe('insideEndBottom')
     expect(option(drawn).yAxis.max).toBeGreaterThanOrEqual(2600)
     expect(
       series(buildDeviationOption({ palette, curve: null, limitHz: null, figures: [] }), 'up').data,
