@@ -1,5 +1,6 @@
 import { REVIEW_SCHEMA_VERSION } from '#core/bundle'
 import type { Review } from '#core/review'
+import { thisBuild } from './build'
 import { followed, readRecord, recordNames, removeRecords, writeRecords } from './disk'
 import { type HeadRecord, readStanding, readUnchecked, type Standing, stillStands } from './readBack'
 import { belongsTo, recordName } from './recordNames'
@@ -186,7 +187,8 @@ function recordsOf(
     seal(value),
   ])
   const line = shelfLineOf(review, review.readings.length)
-  const head: HeadRecord = { ...headOfParts(review), schemaVersion, revision, sequence, line }
+  const build = thisBuild()
+  const head: HeadRecord = { ...headOfParts(review), schemaVersion, revision, sequence, line, build }
   return [...parts, [recordName.head(review.id), seal(head)]]
 }
 

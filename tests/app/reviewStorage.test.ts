@@ -21,10 +21,11 @@ import {
   saveTrace,
   StorageError,
 } from '~/storage'
-import { readRecord, recordNames, removeRecords, writeRecords } from '~/storage/disk'
+import { followed, readRecord, recordNames, removeRecords, writeRecords } from '~/storage/disk'
 import { ITEMS_A_PART } from '~/storage/reviewParts'
 import { seal, type Sealed, unseal } from '~/storage/seal'
 import type { CopyAccess } from '~/storage/secondCopy/access'
+import * as build from '~/storage/build'
 import { copiedJournal, recordsInCopy, removeCopiedJournal, secondCopyState } from '~/storage/secondCopy'
 import { accessInMemory } from './memoryFolder'
 import { formThree } from '../support/oldForms'
@@ -412,7 +413,9 @@ describe('keeping reviews in the browser', () => {
     const trace = { frequenciesHz: new Float64Array([1e6, 2e6]), levelsDbm: new Float64Array([-1, -2]) }
 
     /** What a browser does that finds its database damaged. */
+    /** Once the second copy has followed what was written: until then it is the database’s turn. */
     async function loseDatabase(): Promise<void> {
+      await followed()
       const { access } = copy
       copy.access = null
       await removeRecords(await recordNames())
@@ -436,7 +439,7 @@ describe('keeping reviews in the browser', () => {
         copy.access = { ...access!, work }
         await saveReview({ ...review, purpose: String(work) })
         expect((await readRecord(HEAD)) as Sealed).toBeTruthy()
-        expect(secondCopyState()).toMatchObject({ failed: expect.any(String) })
+        await vi.waitFor(() => expect(secondCopyState()).toMatchObject({ failed: expect.any(String) }))
       }
       copy.access = access
       await saveReview({ ...review, purpose: 'and on' })
@@ -523,6 +526,49 @@ describe('keeping reviews in the browser', () => {
     await removeReview(ID)
     expect((await recordNames()).every(name => name.split(':')[1] === 'neighbour')).toBe(true)
     expect(await loadReview('neighbour')).toEqual({ ...review, id: 'neighbour' })
+  })
+
+  describe('what a build of the program has kept', () => {
+    beforeEach(async () => {
+      vi.spyOn(build, 'thisBuild').mockReturnValue('one')
+      await saveReview(review)
+    })
+    const unsound = (head: Record<string, unknown>) => ({
+      ...head,
+      fields: { ...(head.fields as Record<string, unknown>), title: 'x'.repeat(5000) },
+    })
+
+    it('is opened by the same build as it is, and looked through by any other', async () => {
+      expect(await loadReview(ID)).toEqual(review)
+      await reseal(HEAD, unsound)
+      expect((await loadReview(ID))?.title).toHaveLength(5000)
+      for (const other of ['another', null]) {
+        vi.mocked(build.thisBuild).mockReturnValue(other)
+        await expect(loadReview(ID)).rejects.toThrowError(DamagedReviewError)
+      }
+    })
+
+    it('is missed all the same where a record of it is gone or does not match its checksum', async () => {
+      const part = (await recordNames()).find(name => name.startsWith(`part:${ID}:readings`))!
+      const record = (await readRecord(part)) as { text: string }
+      await writeRecords([[part, { ...record, text: record.text.replace('1', '2') }]])
+      await expect(loadReview(ID)).rejects.toThrowError(DamagedReviewError)
+      await removeRecords([part])
+      await expect(loadReview(ID)).rejects.toThrowError(DamagedReviewError)
+    })
+
+    it('is looked through where a journal is laid over it', async () => {
+      const worse = { ...review, title: 'x'.repeat(5000) }
+      noteChange(worse)
+      await expect(loadReview(ID)).rejects.toThrowError(DamagedReviewError)
+    })
+
+    it('bears the name of the latest build that has written it', async () => {
+      vi.mocked(build.thisBuild).mockReturnValue('two')
+      await loadReview(ID)
+      await saveReview({ ...review, title: 'Written by the second' })
+      expect(unseal(await readRecord(HEAD))).toMatchObject({ value: { build: 'two' } })
+    })
   })
 
   it('refuses records of a newer form', async () => {
