@@ -34,8 +34,18 @@ export function nextStanding(
 ): [Standing, ...Standing[]] {
   const same = known.find(one => one.readings === readings)
   if (same) return [same, ...known.filter(one => one !== same)]
-  const before = known.find(one => sameAtTheStart(readings, one.readings) === one.readings.length) ?? known[0]
+  const before = nearest(readings, known)
   return [{ readings, current: currentReadings(readings, before) }, ...(before ? [before] : [])]
+}
+
+/** The list that has most in common with another; of two the one that it only goes on from, else the latest. */
+function nearest(readings: readonly Reading[], known: readonly Standing[]): Standing | undefined {
+  const inCommon = known.map(one => {
+    const start = sameAtTheStart(readings, one.readings)
+    const same = start + sameAtTheEnd(readings, one.readings, start)
+    return { one, same, goesOn: start === one.readings.length }
+  })
+  return inCommon.sort((a, b) => b.same - a.same || Number(b.goesOn) - Number(a.goesOn))[0]?.one
 }
 
 /**

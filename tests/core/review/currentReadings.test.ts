@@ -104,4 +104,16 @@ describe('the readings that stand', () => {
     expect(known[0]!.current.get(stepKey('a', 'power'))?.get('x2')).toBe(next.at(-1))
     expect(known[0]!.current.get(stepKey('b', 'power'))).toBe(base!.current.get(stepKey('b', 'power')))
   })
+
+  it('are worked out from the list that has most in common, not from a short one that happens to go on', () => {
+    const start = [reading('a', 'power', 'x1')]
+    const many = [...start, ...SETS.flatMap(set => SLOTS.map(slot => reading(set, 'harmonics', slot)))]
+    const known = nextStanding(many, nextStanding(start, []))
+    const edited = many.map((one, i) => (i === 1 ? { ...one, who: 'else' } : one))
+    const [latest] = nextStanding(edited, known)
+    for (const set of ['b', 'c'])
+      expect(latest.current.get(stepKey(set, 'harmonics'))).toBe(
+        known[0].current.get(stepKey(set, 'harmonics')),
+      )
+  })
 })
