@@ -86,12 +86,8 @@ async function open(): Promise<typeof records> {
 
 /** Names of all records, asked for in one go where there is a connection of our own. @throws NoStorageError */
 export async function recordNames(): Promise<string[]> {
-  try {
-    if (direct) return (await direct.getAllKeys(RECORDS_STORE)).map(String)
-  } catch {
-    // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
-  }
-  return (await openDisk()).keys()
+  const names = await directly(async open => (await open.getAllKeys(RECORDS_STORE)).map(String))
+  return names ?? (await openDisk()).keys()
 }
 
 /** So many records are worth waiting for a connection of our own: localForage reads each by itself. */
@@ -101,16 +97,22 @@ const MANY = 8
 export async function readRecords(names: readonly string[]): Promise<Record<string, unknown>> {
   if (names.length === 0) return {}
   if (names.length > MANY) await connect()
+  const found = await directly(open => {
+    const { store } = open.transaction(RECORDS_STORE)
+    return Promise.all(names.map(name => store.get(name) as Promise<unknown>))
+  })
+  if (!found) return (await openDisk()).getItems([...names])
+  return Object.fromEntries(names.map((name, i) => [name, found[i] ?? null]))
+}
+
+/** What a connection of our own answers; null where there is none, or it does not. It is asked before this returns. */
+async function directly<T>(ask: (open: IDBPDatabase) => Promise<T>): Promise<T | null> {
   try {
-    const store = direct?.transaction(RECORDS_STORE).store
-    if (store) {
-      const found = await Promise.all(names.map(name => store.get(name) as Promise<unknown>))
-      return Object.fromEntries(names.map((name, i) => [name, found[i] ?? null]))
-    }
+    return direct && (await ask(direct))
   } catch {
     // Closed meanwhile, by another tab or by the browser: localForage opens it again, or says why not.
+    return null
   }
-  return (await openDisk()).getItems([...names])
 }
 
 /**

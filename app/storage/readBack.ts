@@ -138,7 +138,7 @@ async function readHead(id: string, record: unknown): Promise<ReadBack | null> {
   const read = await readParts(id, parts)
   const written = {
     ...{ revision, sequence, isOfThisForm: schemaVersion === REVIEW_SCHEMA_VERSION },
-    isOfThisBuild: build === thisBuild() && thisBuild() !== null,
+    isOfThisBuild: thisBuild() !== null && build === thisBuild(),
   }
   return { ...assembled(parts, read), parts: { head: parts, read }, written, sequence }
 }

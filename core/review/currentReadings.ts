@@ -22,11 +22,17 @@ export interface Standing {
   current: CurrentReadings
 }
 
+/** What two lists have in common: how many readings at their start, and how many there and at their end. */
+interface Common {
+  start: number
+  same: number
+}
+
 /**
- * What stands of a list of readings, before the lists it may be worked out from again: what is being typed stands
- * at the end of a list of its own, beside the list it goes on from.
+ * What stands of a list of readings, and after it what it was worked out from: a figure being typed stands at the
+ * end of a list of its own, beside the list it goes on from.
  * @param known - what stood before, the latest first.
- * @returns at most two.
+ * @returns one or two, that of `readings` first.
  */
 export function nextStanding(
   readings: readonly Reading[],
@@ -34,38 +40,42 @@ export function nextStanding(
 ): [Standing, ...Standing[]] {
   const same = known.find(one => one.readings === readings)
   if (same) return [same, ...known.filter(one => one !== same)]
-  const before = nearest(readings, known)
-  return [{ readings, current: currentReadings(readings, before) }, ...(before ? [before] : [])]
+  const nearest = known
+    .map(before => ({ before, common: inCommon(readings, before.readings) }))
+    .sort((a, b) => b.common.same - a.common.same || Number(goesOn(b)) - Number(goesOn(a)))[0]
+  if (!nearest) return [{ readings, current: standingAmong(readings) }]
+  const { before, common } = nearest
+  return [{ readings, current: workedOutFrom(before, readings, common) }, before]
 }
 
-/** The list that has most in common with another; of two the one that it only goes on from, else the latest. */
-function nearest(readings: readonly Reading[], known: readonly Standing[]): Standing | undefined {
-  const inCommon = known.map(one => {
-    const start = sameAtTheStart(readings, one.readings)
-    const same = start + sameAtTheEnd(readings, one.readings, start)
-    return { one, same, goesOn: start === one.readings.length }
-  })
-  return inCommon.sort((a, b) => b.same - a.same || Number(b.goesOn) - Number(a.goesOn))[0]?.one
-}
+/** Whether a list has all of the one before it at its start. */
+const goesOn = ({ before, common }: { before: Standing; common: Common }): boolean =>
+  common.start === before.readings.length
 
 /**
  * The readings that stand.
  * @param before - what stood for another list: steps that are the same in both keep the very same map, so that
  *   whoever hangs on a step can see that nothing of it changed.
- * @remarks Where the list goes on from the other only what is new is looked at; where the two differ in one stretch
- *   only the steps that have a reading in it are gone through again.
  */
 export function currentReadings(readings: readonly Reading[], before?: Standing): CurrentReadings {
-  if (!before) return standingAmong(readings)
+  return before
+    ? workedOutFrom(before, readings, inCommon(readings, before.readings))
+    : standingAmong(readings)
+}
+
+/**
+ * Where a list goes on from the other only what is new is looked at; where the two differ in one stretch only the
+ * steps that have a reading in it are gone through again.
+ */
+function workedOutFrom(before: Standing, readings: readonly Reading[], common: Common): CurrentReadings {
   const known = before.readings
-  const from = sameAtTheStart(readings, known)
-  if (from === known.length) return goneOn(before.current, readings.slice(from))
-  const same = from + sameAtTheEnd(readings, known, from)
+  const { start, same } = common
+  if (goesOn({ before, common })) return goneOn(before.current, readings.slice(start))
   // Gone through from nothing where most of it is other: it would be looked at twice.
   if (2 * same < known.length) return withKnown(standingAmong(readings), before.current)
   const touched = new Map<string, Set<string>>()
-  touch(touched, known, { from, to: known.length - (same - from) })
-  touch(touched, readings, { from, to: readings.length - (same - from) })
+  touch(touched, known, { from: start, to: known.length - (same - start) })
+  touch(touched, readings, { from: start, to: readings.length - (same - start) })
   const current = new Map(before.current)
   for (const [setId, steps] of touched) for (const stepId of steps) current.delete(stepKey(setId, stepId))
   const own = readings.filter(({ setId, stepId }) => touched.get(setId)?.has(stepId) ?? false)
@@ -93,20 +103,14 @@ function standingAmong(readings: readonly Reading[]): Map<string, StepReadings> 
   return current
 }
 
-/** How many readings two lists have in common at their start. */
-function sameAtTheStart(one: readonly Reading[], other: readonly Reading[]): number {
+/** O(n), a comparison by identity each. */
+function inCommon(one: readonly Reading[], other: readonly Reading[]): Common {
   const most = Math.min(one.length, other.length)
-  let same = 0
-  while (same < most && one[same] === other[same]) same++
-  return same
-}
-
-/** How many they have in common at their end, of those that do not stand at the start. */
-function sameAtTheEnd(one: readonly Reading[], other: readonly Reading[], atTheStart: number): number {
-  const most = Math.min(one.length, other.length) - atTheStart
-  let same = 0
-  while (same < most && one[one.length - 1 - same] === other[other.length - 1 - same]) same++
-  return same
+  let start = 0
+  while (start < most && one[start] === other[start]) start++
+  let end = 0
+  while (start + end < most && one[one.length - 1 - end] === other[other.length - 1 - end]) end++
+  return { start, same: start + end }
 }
 
 /** Notes the steps of a stretch of readings, by set. */

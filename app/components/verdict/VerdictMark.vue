@@ -28,6 +28,7 @@ const { state, size = 12 } = defineProps<{ state: VerdictState; size?: number }>
 <style scoped>
 .mark {
   flex: none;
+  overflow: visible;
   fill: currentcolor;
   vertical-align: -1px;
 }
