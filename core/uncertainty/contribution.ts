@@ -71,7 +71,8 @@ export interface ContributionTable {
   edges: readonly number[]
 }
 
-const DIVISOR: Record<Distribution, number> = {
+/** Half-width over standard uncertainty of each shape. */
+export const DIVISOR: Record<Distribution, number> = {
   normal: 2,
   rectangular: Math.sqrt(3),
   triangular: Math.sqrt(6),

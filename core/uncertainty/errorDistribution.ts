@@ -1,7 +1,7 @@
 import type { Contribution } from './contribution'
 import { invertCharacteristic } from './invertCharacteristic'
 import { monteCarlo } from './monteCarlo'
-import { shapeOf } from './shapes'
+import { sampledShapeOf } from './sampledShapes'
 
 /** How an error's distribution was found. */
 export type DistributionMethod = 'inversion' | 'monte-carlo' | 'none'
@@ -52,7 +52,7 @@ const TAKE_OVER = { trials: 100_000, seed: 20261124 } as const
 export function errorDistribution(contributions: readonly Contribution[]): ErrorDistribution {
   const felt = contributions.filter(({ halfWidth }) => halfWidth > 0)
   if (felt.length === 0) return CERTAIN
-  const shapes = felt.map(shapeOf)
+  const shapes = felt.map(sampledShapeOf)
   if (!shapes.some(({ clipped }) => clipped)) return invertCharacteristic(shapes)
   const simulated = monteCarlo(felt, TAKE_OVER)
   const { median, shortest } = simulated

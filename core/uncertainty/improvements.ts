@@ -1,6 +1,7 @@
 import { budget, type Budget } from './budget'
 import type { Contribution } from './contribution'
 import type { Distributions } from './errorDistribution'
+import { symmetric } from './symmetric'
 
 /** One thing that would narrow the range, and by how much. */
 export interface Improvement {
@@ -67,7 +68,7 @@ function betterThan(
         ? null
         : {
             words: `${first.label}: a better one, or put right with a known level (±${reach} dB)`,
-            change: one => scaled(one, reach / total),
+            change: one => symmetric(one, { factor: reach / total }),
           }
     }
     case 'part':
@@ -75,86 +76,77 @@ function betterThan(
         ? null
         : {
             words: `${first.label}: measure this path (±${REACHABLE.measuredDb} dB)`,
-            change: one => scaled(one, REACHABLE.measuredDb / total),
+            change: one => symmetric(one, { factor: REACHABLE.measuredDb / total }),
           }
     case 'mismatch':
-      return { words: 'Mismatch: a 10 dB pad right at the radio’s socket', change: one => scaled(one, 0.1) }
+      return {
+        words: 'Mismatch: a 10 dB pad right at the radio’s socket',
+        change: one => symmetric(one, { factor: 0.1 }),
+      }
     case 'resolution':
-      return { words: 'Read one more digit', change: one => scaled(one, 0.1) }
+      return { words: 'Read one more digit', change: one => symmetric(one, { factor: 0.1 }) }
     case 'floor':
       return {
         words: 'Noise: 10 dB less padding, or a narrower resolution bandwidth',
-        change: one => scaled(one, 0.1),
+        change: one => symmetric(one, { factor: 0.1 }),
       }
     case 'display':
       return {
         words: first.assumed
           ? 'Say how the analyser shows a level, or average the power of many sweeps'
           : 'Average the power of many sweeps, or 10 dB less padding',
-        change: one => scaled(one, 0.1),
+        change: one => symmetric(one, { factor: 0.1 }),
       }
     case 'ambient':
       return {
         words: 'What is there anyway: a screened place, or another time of day',
-        change: one => scaled(one, 0.1),
+        change: one => symmetric(one, { factor: 0.1 }),
       }
     case 'scale':
       return {
         words: `${first.label}: check the scale with a known pad (±${REACHABLE.scaleDb} dB)`,
-        change: one => scaled(one, Math.min(1, REACHABLE.scaleDb / total)),
+        change: one => symmetric(one, { factor: Math.min(1, REACHABLE.scaleDb / total) }),
       }
     case 'harmonics':
       return {
         words: 'Read the harmonics at the same step, or put a low-pass before the meter',
-        change: one => scaled(one, 0.1),
+        change: one => symmetric(one, { factor: 0.1 }),
       }
     case 'antenna':
       return total <= REACHABLE.antennaDb
         ? null
         : {
             words: `The antenna’s gain measured, or stated by somebody who has (±${REACHABLE.antennaDb} dB)`,
-            change: one => scaled(one, REACHABLE.antennaDb / total),
+            change: one => symmetric(one, { factor: REACHABLE.antennaDb / total }),
           }
     case 'sweeps':
-      return { words: 'A trace that says one thing of each frequency', change: one => scaled(one, 0.1) }
+      return {
+        words: 'A trace that says one thing of each frequency',
+        change: one => symmetric(one, { factor: 0.1 }),
+      }
     case 'steps':
-      return { words: 'A finer trace, or a zoom on the peak', change: one => scaled(one, 0.06) }
+      return {
+        words: 'A finer trace, or a zoom on the peak',
+        change: one => symmetric(one, { factor: 0.06 }),
+      }
     case 'stepping':
-      return { words: `${first.label}: half of it, in finer steps`, change: one => scaled(one, 0.5) }
+      return {
+        words: `${first.label}: half of it, in finer steps`,
+        change: one => symmetric(one, { factor: 0.5 }),
+      }
     case 'curve':
-      return { words: 'More readings near the mark', change: one => scaled(one, 0.5) }
+      return { words: 'More readings near the mark', change: one => symmetric(one, { factor: 0.5 }) }
     case 'reference':
       return {
         words: `${first.label}: a better reference, or one checked against a known signal`,
-        change: one => scaled(one, 0.1),
+        change: one => symmetric(one, { factor: 0.1 }),
       }
     case 'estimate':
-      return { words: 'A longer or cleaner recording', change: one => scaled(one, 0.5) }
+      return { words: 'A longer or cleaner recording', change: one => symmetric(one, { factor: 0.5 }) }
     case 'repeats':
       return {
         words: 'Four times as many readings',
-        change: one => ({ ...scaled(one, 0.5), degreesOfFreedom: 4 * (one.degreesOfFreedom + 1) - 1 }),
+        change: one => symmetric(one, { factor: 0.5, degreesOfFreedom: 4 * (one.degreesOfFreedom + 1) - 1 }),
       }
   }
-}
-
-/** The same error made smaller; a skewed shape becomes its symmetric one, which small ones are. */
-function scaled(one: Contribution, factor: number): Contribution {
-  return {
-    ...one,
-    distribution: SYMMETRIC[one.distribution] ?? one.distribution,
-    parameter: 0,
-    table: null,
-    halfWidth: one.halfWidth * factor,
-    standardUncertainty: one.standardUncertainty * factor,
-  }
-}
-
-/** What a small error of a skewed shape looks like. */
-const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['distribution']>> = {
-  'power-share': 'rectangular',
-  'noise-removed': 'rectangular',
-  'between-points': 'rectangular',
-  'two-ports': 'u-shaped',
-  displayed: 'normal',
 }

@@ -1,4 +1,5 @@
 import type { Contribution } from './contribution'
+import { symmetric } from './symmetric'
 
 /**
  * What is left open in the difference of two readings (dBc): the errors both share cancel, the others
@@ -19,21 +20,6 @@ export function ratioContributions(
     ...first.filter(({ sharedKey }) => sharedKey === null || !inSecond.has(sharedKey)),
     ...second
       .filter(({ sharedKey }) => sharedKey === null || !inFirst.has(sharedKey))
-      .map(one => ({
-        ...one,
-        id: `carrier:${one.id}`,
-        label: `${one.label}, carrier`,
-        distribution: SYMMETRIC[one.distribution] ?? one.distribution,
-        parameter: 0,
-        table: null,
-      })),
+      .map(one => symmetric(one, { id: `carrier:${one.id}`, label: `${one.label}, carrier` })),
   ]
-}
-
-const SYMMETRIC: Partial<Record<Contribution['distribution'], Contribution['distribution']>> = {
-  'power-share': 'rectangular',
-  'two-ports': 'u-shaped',
-  'noise-removed': 'rectangular',
-  'between-points': 'rectangular',
-  displayed: 'normal',
 }
