@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { judgingInPage } from './bench/inEngine.mjs'
 import { keystrokes, loads, simulations } from './bench/figures.mjs'
 import { listening, practiceFrames, sweepDrawn } from './bench/instruments.mjs'
 import { broughtIn, savings, views, watchTasks } from './bench/large.mjs'
@@ -23,7 +24,7 @@ import {
 
 await ensurePackages()
 await ensureBuilt()
-say('Core')
+say('Core, in Node')
 // Bundled as the application is: a loader that keeps every function's name would slow the closures down.
 const bundle = join(tmpdir(), `rigorous-meter-bench-${process.pid}.cjs`)
 await bundleProgram('scripts/bench/core.ts', bundle)
@@ -39,10 +40,17 @@ must(await run(process.execPath, [bundles[3]]), 'the share of what a radio hears
 must(await run(process.execPath, [bundles[4]]), 'the share of the link')
 for (const file of bundles) rmSync(file)
 
-say('In the browser, from the built application')
+say('In the browser')
 const { child, address } = await startServer({ port: await freePort(4395), demo: true })
 const executablePath = await ensureChromium()
 const browser = await chromium.launch({ executablePath, args: BROWSER_ARGS })
+
+const judging = join(tmpdir(), `rigorous-meter-bench-judging-${process.pid}.js`)
+await bundleProgram('scripts/bench/judgingInPage.ts', judging, 'iife', 'browser')
+await judgingInPage(browser, judging)
+rmSync(judging)
+
+say('The built application')
 
 const bare = await loads(browser, `${address}icon.svg`, { ready: 'svg', times: 5 })
 line(

@@ -162,7 +162,7 @@ function isFree(port) {
 }
 
 /** Makes one file of a program with all it imports, by whose format Node runs it. */
-export async function bundleProgram(entry, outfile, format = 'cjs') {
+export async function bundleProgram(entry, outfile, format = 'cjs', platform = 'node') {
   // Only here: this file is read before the packages are there.
   const { build } = await import('esbuild')
   // A library of the other kind asks for `require`, which a module does not have.
@@ -171,7 +171,7 @@ export async function bundleProgram(entry, outfile, format = 'cjs') {
   await build({
     entryPoints: [join(root, entry)],
     bundle: true,
-    platform: 'node',
+    platform,
     format,
     outfile,
     alias: { '#core': join(root, 'core') },

@@ -8,6 +8,7 @@ import {
   type ReceiverMethod,
   type Rulebook,
   type ScalarLimit,
+  speaksOf,
 } from '../rules'
 import {
   carrierFacts,
@@ -73,16 +74,19 @@ export function judgeScalar(
 /** What is judged by the clauses on a quantity, and how it was come by. */
 export interface ScalarSubject extends Pick<ScalarJudging, 'about' | 'isError'> {
   method?: ReceiverMethod
+  /** Rulebooks without any clause on it are passed over, instead of saying that they have none. */
+  passSilent?: boolean
 }
 
 /** What each rulebook of the band says of a figure; the limit says the direction. */
 export function scalarJudgements(
   step: Step,
   found: Found,
-  { about, isError = false, method }: ScalarSubject,
+  { about, isError = false, method, passSilent = false }: ScalarSubject,
   context: Context,
 ): Judgement[] {
-  const books = context.rulebooksOf(step.band)
+  const all = context.rulebooksOf(step.band)
+  const books = passSilent ? all.filter(rulebook => speaksOf(rulebook, about)) : all
   return books.map(rulebook => judgedBy(rulebook, step, { found, about, isError, method }, context))
 }
 

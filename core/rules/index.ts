@@ -1,3 +1,4 @@
+export { speaksOf } from './matchClauses'
 export type {
   CannotJudge,
   CarrierFacts,

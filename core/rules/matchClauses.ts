@@ -67,6 +67,11 @@ function clausesOn({ clauses }: Rulebook, about: Quantity): readonly LimitClause
   return sorted.get(about) ?? NO_CLAUSES
 }
 
+/** Whether any clause of a rulebook is on a quantity at all. */
+export function speaksOf(rulebook: Rulebook, about: Quantity): boolean {
+  return clausesOn(rulebook, about).length > 0
+}
+
 /** True when nothing that is known speaks against the clause. */
 function fits({ when }: LimitClause, carrier: CarrierFacts, emission?: EmissionFacts): boolean {
   return (

@@ -1,8 +1,19 @@
 import type { CarrierFacts, LevelRank } from '../rules'
 import type { Step } from './step'
 
+type RankedStep = Pick<Step, 'set' | 'band' | 'setting'>
+
+/** Steps never change: each is ranked once. */
+const ranks = new WeakMap<RankedStep, LevelRank>()
+
+function rankOf(step: RankedStep): LevelRank {
+  let rank = ranks.get(step)
+  if (rank === undefined) ranks.set(step, (rank = levelRank(step)))
+  return rank
+}
+
 /** Where the level of a step stands among those its band has: by what is claimed, else in the card’s order. */
-function levelRank({ set, band }: Pick<Step, 'set' | 'band'>, setting: Step['setting']): LevelRank {
+function levelRank({ set, band, setting }: RankedStep): LevelRank {
   const levels = set.levels.flatMap(({ id }, order) => {
     const claim = band.claims[id]
     if (!claim || claim.kind === 'no-level') return []
@@ -13,6 +24,8 @@ function levelRank({ set, band }: Pick<Step, 'set' | 'band'>, setting: Step['set
   if (sorted[0]?.id === setting.level.id || sorted.length < 2) return 'highest'
   return sorted.at(-1)!.id === setting.level.id ? 'lowest' : 'between'
 }
+
+const isSet = (step: Partial<RankedStep>): step is RankedStep => step.setting !== undefined
 
 /** What a rulebook has to know of the carrier of a step. */
 export function carrierFacts(
@@ -25,7 +38,7 @@ export function carrierFacts(
     mode: step.band.mode,
     channelSpacingHz: step.band.channelSpacingHz,
     kind: step.set.kind,
-    ...(step.setting ? { level: levelRank(step, step.setting) } : {}),
+    ...(isSet(step) ? { level: rankOf(step) } : {}),
     antennaGainDbd: step.band.antennaGainDbd,
     antennaGainDoubtDb: step.band.antennaGainDoubtDb,
   }

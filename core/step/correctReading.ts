@@ -155,7 +155,7 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
     budget: total,
     isUpperBound: floor.isUpperBound,
     // A list that grew holds room for more; tens of thousands of them stay.
-    notes: notes.slice(),
+    notes: notes.length === 0 ? notes : notes.slice(),
   }
 }
 

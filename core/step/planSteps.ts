@@ -1,5 +1,6 @@
 import type { Context } from '../context'
 import { printFrequencyShort } from '../quantity'
+import { kept } from '../derive'
 import type { Band, RadioSet, RadioWork } from '../review'
 import { chainName, chainsForStation } from './chainsForStation'
 import { SETTINGS } from './radioSettings'
@@ -190,19 +191,15 @@ function spacingSetting(band: Band): RadioSetting {
 
 function placesOf(every: readonly StepPlace[], wanted: StepPlan): StepPlace[] {
   const channels = new Map<string, StepPlace[]>()
-  for (const place of every) {
-    if (!(wanted.band?.(place.band) ?? true) || !isWanted(place, wanted.channels ?? 'chosen')) continue
-    const key = `${place.band.id}|${place.channel.id}`
-    channels.set(key, [...(channels.get(key) ?? []), place])
-  }
-  if (wanted.level === 'every') return every.filter(place => hasPlace(channels, place))
+  for (const place of every)
+    if ((wanted.band?.(place.band) ?? true) && isWanted(place, wanted.channels ?? 'chosen'))
+      kept(channels, channelKey(place), () => []).push(place)
+  if (wanted.level === 'every') return every.filter(place => channels.has(channelKey(place)))
   const strongest = wanted.level === 'highest'
   return [...channels.values()].map(levels => levelOf(levels, strongest))
 }
 
-function hasPlace(channels: ReadonlyMap<string, StepPlace[]>, { band, channel }: StepPlace): boolean {
-  return channels.has(`${band.id}|${channel.id}`)
-}
+const channelKey = ({ band, channel }: StepPlace) => `${band.id}|${channel.id}`
 
 function isWanted({ band, channel }: StepPlace, which: NonNullable<StepPlan['channels']>): boolean {
   if (which === 'every') return true

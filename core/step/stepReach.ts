@@ -6,21 +6,20 @@ import type { Step } from './step'
 
 /** Whether a slot can be measured through the step's chain, and if not, why. */
 export function stepReach(step: Step, slot: Slot, context: Context): Reach {
-  for (const role of rolesOf(slot)) {
-    const reach = reachIn(step, { slot, role }, context)
+  const { field, role, applied } = slot
+  const own = field.as === 'level' && role !== null ? reachIn(step, slot, role, context) : COVERED
+  if (!applied || !own.covered) return own
+  for (const one of applied) {
+    const reach = reachIn(step, slot, one.role, context)
     if (!reach.covered) return reach
   }
-  return COVERED
+  return own
 }
 
 const COVERED: Reach = { covered: true }
 
-/** Roles whose chain must carry the slot’s frequency. */
-function rolesOf({ field, role, applied = [] }: Slot): RoleId[] {
-  return [...(field.as === 'level' && role !== null ? [role] : []), ...applied.map(one => one.role)]
-}
-
-function reachIn(step: Step, { slot, role }: { slot: Slot; role: RoleId }, context: Context): Reach {
+/** Whether the chain of a role carries the slot’s frequency. */
+function reachIn(step: Step, slot: Slot, role: RoleId, context: Context): Reach {
   const chain = context.chain(step.chains[role] ?? null)
   const instrument = chain && context.instrument(chain.instrumentId)
   if (!chain || !instrument)

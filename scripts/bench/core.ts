@@ -1,23 +1,11 @@
 // The core's share of `npm run bench`: each figure as a ratio against a named reference in the same run.
-import { createContext, createSharedWork } from '../../core/context'
+import { createContext } from '../../core/context'
 import Papa from 'papaparse'
 import { demoReview } from '../../core/demo'
 import { findings } from '../../core/findings'
 import { parseTraceCsv, thinTrace, tracePeaks } from '../../core/format'
-import type { Review } from '../../core/review'
-import { wantedStations } from '../../core/station'
 import { contribution, type Distribution, errorDistribution, monteCarlo } from '../../core/uncertainty'
-import { bigReview } from './bigReview'
-
-/** Median of several runs, ms. */
-function median(run: () => unknown, times = 9): number {
-  const spent = Array.from({ length: times }, () => {
-    const from = performance.now()
-    run()
-    return performance.now() - from
-  }).sort((a, b) => a - b)
-  return spent[times >> 1]!
-}
+import { judgingTimes, median } from './judging'
 
 function line(what: string, ours: number, reference: string, theirs: number): void {
   console.log(
@@ -96,51 +84,16 @@ line(
   median(() => monteCarlo(sixParts, { trials: 1_000_000 }), 3),
 )
 
-const many = bigReview({
-  sets: 200,
-  readingsPerSet: 60,
-  rulebookIds: ['us-amateur', 'itu-spurious', 'eu-land-mobile'],
-})
-const judgeAll = (review: Review, work = createSharedWork()) => {
-  const context = createContext(review, work)
-  let judged = 0
-  for (const set of review.sets)
-    for (const station of wantedStations(context))
-      for (const step of station.plan(set, context))
-        judged += station.evaluate(step, context).slots.filter(slot => slot.found).length
-  return judged
-}
-const manyCopy = median(() => JSON.parse(JSON.stringify(many)), 5)
+const judging = judgingTimes()
 line(
-  `judging ${many.sets.length} sets × ${many.readings.length / many.sets.length} readings × ${many.settings.rulebookIds.length} rulebooks, from nothing`,
-  median(() => judgeAll(many), 7),
+  `judging ${judging.what}, from nothing`,
+  judging.nothingMs,
   'JSON copy of the same review',
-  manyCopy,
+  judging.copyMs,
 )
-const shared = createSharedWork()
-judgeAll(many, shared)
-let change = 0
 line(
   'one pad’s loss changed: the review judged again',
-  median(() => {
-    change += 0.01
-    const moved = {
-      ...many,
-      chains: many.chains.map(chain =>
-        chain.id !== 'pocket'
-          ? chain
-          : {
-              ...chain,
-              parts: chain.parts.map(part =>
-                part.id === 'pocket-p1'
-                  ? { ...part, loss: { kind: 'figure' as const, lossDb: 30 + change } }
-                  : part,
-              ),
-            },
-      ),
-    }
-    return judgeAll(moved, shared)
-  }, 7),
+  judging.padMs,
   'JSON copy of the same review',
-  manyCopy,
+  judging.copyMs,
 )

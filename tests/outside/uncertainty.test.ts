@@ -1,6 +1,6 @@
 import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
-import { budget, contribution, coverageFactor, probabilityBelow } from '#core/uncertainty'
+import { budget, contribution, coverageFactor, errorDistribution, probabilityBelow } from '#core/uncertainty'
 
 const normal = (id: string, standard: number, degreesOfFreedom = Infinity) =>
   contribution({
@@ -71,5 +71,48 @@ describe('Student’s t and the normal distribution, against a second library', 
   it('gives 1.960 and 1.645', () => {
     expect(coverageFactor(Infinity)).toBeCloseTo(1.96, 3)
     expect(coverageFactor(Infinity, 0.9)).toBeCloseTo(1.645, 3)
+  })
+})
+
+// J. O. Irwin and P. Hall, Biometrika 19 (1927) 225 and 240 (from memory): the sum of n values even in (0, 1) lies
+// under x with probability Σ (−1)^k·C(n, k)·(x − k)ⁿ/n! over k ≤ x.
+describe('a sum of equal rectangles', () => {
+  const choose = (n: number, k: number): number => (k === 0 ? 1 : (choose(n, k - 1) * (n - k + 1)) / k)
+  const factorial = (n: number): number => (n < 2 ? 1 : n * factorial(n - 1))
+  const irwinHall = (n: number, x: number) =>
+    Array.from({ length: Math.floor(x) + 1 }, (_unused, k) => (-1) ** k * choose(n, k) * (x - k) ** n).reduce(
+      (sum, term) => sum + term,
+      0,
+    ) / factorial(n)
+
+  it.each([2, 3, 4, 6])('of %d: its shares and the ends of its 95 %%', n => {
+    const halfWidth = 0.75
+    const errors = errorDistribution(
+      Array.from({ length: n }, (_unused, i) =>
+        contribution({ id: `${i}`, group: 'part', label: '', distribution: 'rectangular', halfWidth }),
+      ),
+    )
+    const inUnits = (x: number) => x / (2 * halfWidth) + n / 2
+    for (const share of [0.02, 0.2, 0.45, 0.6, 0.9]) {
+      const x = (2 * share - 1) * n * halfWidth
+      expect(errors.probabilityBelow(x)).toBeCloseTo(irwinHall(n, inUnits(x)), 6)
+    }
+    expect(irwinHall(n, inUnits(errors.high))).toBeCloseTo(0.975, 6)
+    expect(irwinHall(n, inUnits(errors.low))).toBeCloseTo(0.025, 6)
+  })
+})
+
+// The arcsine distribution (closed form) with a little blur: steep at its ends, shallow in the middle.
+describe('a wide arcsine and a narrow one', () => {
+  it('ends where the wide one does', () => {
+    const arcs = [3, 0.02].map((halfWidth, i) =>
+      contribution({ id: `${i}`, group: 'part', label: '', distribution: 'u-shaped', halfWidth }),
+    )
+    const { low, high, probabilityBelow: below } = errorDistribution(arcs)
+    // The wide arcsine alone: P(x ≤ a·cos(0.025π)) = 0.975; the narrow one blurs it by 0.02²/4 over its distance.
+    expect(high).toBeCloseTo(3 * Math.cos(0.025 * Math.PI), 2)
+    expect(low).toBeCloseTo(-3 * Math.cos(0.025 * Math.PI), 2)
+    expect(below(0)).toBeCloseTo(0.5, 6)
+    expect(below(1.5)).toBeCloseTo(1 - Math.acos(0.5) / Math.PI, 4)
   })
 })

@@ -1,7 +1,7 @@
 import type { Context } from '../../context'
 import { correctReading, isCorrected, isLevel, type Step, stepId } from '../../step'
 import { HARMONICS_ID } from './harmonics/plan'
-import { harmonicOf, harmonicSlots } from './harmonics/harmonicSlots'
+import { HIGHEST_HARMONIC, harmonicId } from './harmonics/harmonicSlots'
 
 /** The harmonics of a carrier that were read at its channel and level, each so far below it. */
 export interface HarmonicContent {
@@ -18,19 +18,18 @@ export function harmonicContent(step: Step, carrierDbm: number, context: Context
   const id = stepId(HARMONICS_ID, { band, channel, level: setting.level })
   const readings = context.readingsOf({ set: step.set, id })
   if (readings.size === 0) return { read: [] }
-  const levels = harmonicSlots(channel.frequencyHz).flatMap(slot => {
-    const n = harmonicOf(slot)!
-    const reading = readings.get(slot.id)
+  const levels: { n: number; levelDbm: number; doubtDb: number }[] = []
+  for (let n = 1; n <= HIGHEST_HARMONIC; n++) {
+    const reading = readings.get(harmonicId(n))
     const emission = n === 1 ? 'carrier' : 'unwanted'
     const found = reading && isLevel(reading) && correctReading(reading, context, { emission })
-    return found && isCorrected(found)
-      ? [{ n, levelDbm: found.value, doubtDb: found.budget.standardUncertainty }]
-      : []
-  })
+    if (found && isCorrected(found))
+      levels.push({ n, levelDbm: found.value, doubtDb: found.budget.standardUncertainty })
+  }
   const firstDbm = levels.find(({ n }) => n === 1)?.levelDbm ?? carrierDbm
   return {
-    read: levels.flatMap(({ n, levelDbm, doubtDb }) =>
-      n > 1 ? [{ n, downDb: firstDbm - levelDbm, doubtDb }] : [],
-    ),
+    read: levels
+      .filter(({ n }) => n > 1)
+      .map(({ n, levelDbm, doubtDb }) => ({ n, downDb: firstDbm - levelDbm, doubtDb })),
   }
 }

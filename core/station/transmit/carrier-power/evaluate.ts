@@ -93,10 +93,9 @@ function judged(
 /** What rulebooks ask of a power against its rating: the claim is what it is rated at. */
 function toleranceJudgements(step: Step, found: FoundLevel, context: Context): Judgement[] {
   if (step.claim.kind !== 'watts') return []
+  const subject = { about: 'power-tolerance', passSilent: true } as const
   const offBy = { ...found, value: found.value - dbmFromWatts(step.claim.powerW), unit: 'dB' as const }
-  return scalarJudgements(step, offBy, { about: 'power-tolerance' }, context).filter(
-    ({ limit }) => limit.kind === 'scalar',
-  )
+  return scalarJudgements(step, offBy, subject, context).filter(({ limit }) => limit.kind === 'scalar')
 }
 
 /** A rulebook that has no figure for the power itself may have one for how near it must come to its rating. */

@@ -83,7 +83,7 @@ function judgedBy(step: Step, carrier: CarrierForLimit, context: Context): Judge
     const edges = context.derive(rulebook, 'edges', () => emissionEdges(rulebook))
     return bookLimits(rulebook, by, edges)
   })
-  return { ...by, books }
+  return { ...by, books, rule: context.review.settings.decisionRule }
 }
 
 function slotResult(slot: Slot, judging: StepJudging, context: Context): SlotResult {

@@ -29,12 +29,17 @@ export const MOMENT_WORDS: Record<Moment, string> = {
 
 const MOMENT_TAILS: Record<Moment, string> = { settled: '', 'key-up': 'at key-up', ambient: 'ambient' }
 
+/** The settled slot of n·f. */
+export const harmonicId = (n: number): string => HARMONIC_IDS[n - 1]!
+
+const HARMONIC_IDS = Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => `x${index + 1}`)
+
 /** ×1 to ×10 of a carrier: 146.52 MHz gives 293.04, 439.56, 586.08 … */
 export function harmonicSlots(carrierHz: number): Slot[] {
   return Array.from({ length: HIGHEST_HARMONIC }, (_unused, index) => {
     const n = index + 1
     return {
-      id: `x${n}`,
+      id: harmonicId(n),
       kind: { is: 'harmonic', n, moment: 'settled' },
       label: `×${n}`,
       frequencyHz: carrierHz * n,

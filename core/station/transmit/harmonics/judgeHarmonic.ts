@@ -1,6 +1,13 @@
 import type { Context } from '../../../context'
 import { kept } from '../../../derive'
-import { decide, decideBetween, type LimitBetween, type Verdict, verdictWords } from '../../../decision'
+import {
+  decide,
+  decideBetween,
+  type DecisionRule,
+  type LimitBetween,
+  type Verdict,
+  verdictWords,
+} from '../../../decision'
 import { antennaLines, withoutFigure } from '../../../judging'
 import { dbmFromWatts } from '../../../quantity'
 import type { SignalNature } from '../../../review'
@@ -34,7 +41,7 @@ export interface BookLimits {
 /** Prepares a rulebook for the harmonics of a step. */
 export function bookLimits(
   rulebook: Rulebook,
-  { step, carrier, firstLine }: Omit<JudgedBy, 'books'>,
+  { step, carrier, firstLine }: Pick<JudgedBy, 'step' | 'carrier' | 'firstLine'>,
   edges: readonly number[] | null,
 ): BookLimits {
   const limitsAt = (powerW: number) => limitsOfCarrier(rulebook, carrierFacts(step, powerW), edges)
@@ -54,6 +61,7 @@ export interface JudgedBy {
   /** The carrier in the ×1 line, beside one that was read at the carrier power station. */
   firstLine: CarrierForLimit | null
   books: readonly BookLimits[]
+  rule: DecisionRule
 }
 
 /** A harmonic as it is judged. */
@@ -156,7 +164,7 @@ function against(
     direction: 'upper' as const,
     errors: context.distributions.of(total.contributions),
     isUpperBound: found.isUpperBound,
-    rule: context.review.settings.decisionRule,
+    rule: by.rule,
   }
   const between = limitBetween(limit, seen, { book, by })
   const verdict = between ? decideBetween(decided, between) : decide({ ...decided, limit: limit.limitDbm })

@@ -6,7 +6,7 @@ import type { LevelReading, SeenLevel } from '../../../review'
 import type { EmissionFacts, Rulebook } from '../../../rules'
 import { type FoundLevel, type Judgement, type SlotResult } from '../../../step'
 import { countedOtherwise, countedOtherwiseWords } from './countedOtherwise'
-import { type BookLimits, bookLimits, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
+import { type BookLimits, bookLimits, type HarmonicSeen, type JudgedBy, judgeHarmonic } from './judgeHarmonic'
 
 /** A harmonic as read and corrected, with what was seen of it while the radio was unkeyed, in words. */
 export interface ReadHarmonic {
@@ -34,24 +34,29 @@ export class JudgedHarmonic implements SlotResult {
   readonly ratio: Judgement['ratio']
   private readonly governing: Judgement
   private readonly ambient: readonly string[]
-  private readonly seen: ReadHarmonic
-  private readonly measuredHz: number | null
+  private readonly seen: HarmonicSeen
 
   constructor(read: ReadHarmonic, by: JudgedBy, context: Context) {
     this.slot = read.slot
     this.reading = read.reading
     this.found = read.found
-    this.each = by.books.map(book => judgeBy(book, read, by, context))
+    const seen: HarmonicSeen = {
+      found: read.found,
+      emission: read.emission,
+      measuredHz: measuredInHz(read.reading, context),
+      nature: read.reading.seen.nature ?? null,
+    }
+    const { doubt } = read.reading.seen
+    this.each = by.books.map(book => judgeBy(book, { seen, doubt }, by, context))
     const governing = governingOf(this.each)
     const yardstick = governing.limit.kind === 'no-figure' ? context.yardstick : null
-    this.yardstick = yardstick && judgeBy(yardstickLimits(yardstick, by), read, by, context)
+    this.yardstick = yardstick && judgeBy(yardstickLimits(yardstick, by), { seen, doubt }, by, context)
     this.limit = governing.limit
     this.verdict = governing.verdict
     this.ratio = governing.ratio
     this.governing = governing
     this.ambient = read.ambient
-    this.seen = read
-    this.measuredHz = measuredInHz(read.reading, context)
+    this.seen = seen
   }
 
   get words() {
@@ -60,8 +65,7 @@ export class JudgedHarmonic implements SlotResult {
 
   get notes(): string[] {
     const { limit } = this
-    const counted =
-      limit.kind === 'limit' ? countedOtherwise(limit.referenceBandwidthHz, this.asCounted()) : null
+    const counted = limit.kind === 'limit' ? countedOtherwise(limit.referenceBandwidthHz, this.seen) : null
     const countedWords = counted && countedOtherwiseWords(counted)
     const { why } = this.governing.verdict
     const { doubt } = this.reading.seen
@@ -78,7 +82,7 @@ export class JudgedHarmonic implements SlotResult {
   get hangsOnBandwidth(): boolean {
     return this.each.some(({ limit, verdict }) => {
       if (limit.kind !== 'limit' || verdict.marginLow === null) return false
-      const counted = countedOtherwise(limit.referenceBandwidthHz, this.asCounted())
+      const counted = countedOtherwise(limit.referenceBandwidthHz, this.seen)
       if (!counted?.isOpen) return false
       const { state, marginLow } = verdict
       // Where noise was allowed for already, what is inside is so either way.
@@ -86,22 +90,16 @@ export class JudgedHarmonic implements SlotResult {
       return state === 'too-close' || (state === 'inside' && marginLow < counted.mayReadMoreDb - allowedDb)
     })
   }
-
-  private asCounted() {
-    const { reading, emission } = this.seen
-    return { measuredHz: this.measuredHz, nature: reading.seen.nature ?? null, emission }
-  }
 }
 
-function judgeBy(book: BookLimits, read: ReadHarmonic, by: JudgedBy, context: Context): Judgement {
-  const seen = {
-    found: read.found,
-    emission: read.emission,
-    measuredHz: measuredInHz(read.reading, context),
-    nature: read.reading.seen.nature ?? null,
-  }
+function judgeBy(
+  book: BookLimits,
+  { seen, doubt }: { seen: HarmonicSeen; doubt: SeenLevel['doubt'] },
+  by: JudgedBy,
+  context: Context,
+): Judgement {
   const judged = judgeHarmonic(seen, book, by, context)
-  const verdict = withDoubt(judged.verdict, read.reading.seen)
+  const verdict = withDoubt(judged.verdict, doubt)
   if (verdict === judged.verdict) return judged
   return { limit: judged.limit, ratio: judged.ratio, verdict, words: verdictWords(verdict) }
 }
@@ -118,7 +116,7 @@ function measuredInHz({ seen, instrumentId }: LevelReading, context: Context): n
 }
 
 /** A trace that may have stepped over a peak can show that something is there, not that nothing is. */
-function withDoubt(verdict: Verdict, { doubt }: SeenLevel): Verdict {
+function withDoubt(verdict: Verdict, doubt: SeenLevel['doubt']): Verdict {
   return doubt?.kind === 'coarse-trace' && verdict.state === 'inside'
     ? { ...verdict, state: 'not-covered', why: coarseWords(doubt) }
     : verdict
