@@ -3,14 +3,7 @@ import type { Context } from '../context'
 import { begun, kindWords, type Phrasebook, plainBook, type SpokenKind, spokenKindOf } from '../link'
 import { handsFor, type RadioAs } from '../station'
 import type { Step } from '../step'
-import {
-  type Plug,
-  type RadioDoes,
-  type Speaks,
-  type StandSetting,
-  virtualLine,
-  type VirtualStand,
-} from '../virtual'
+import { type Plug, type RadioDoes, type StandSetting, virtualLine, type VirtualStand } from '../virtual'
 import type { AnsweringInstrument, Desk } from './desk'
 
 /** Power of a simulated radio where its maker says nothing, W. */
@@ -35,8 +28,8 @@ function radioDoes(step: Step, does: RadioAs, forS: number): RadioDoes {
   const { frequencyHz } = step.channel
   const claimedW = step.claim.kind === 'watts' ? step.claim.powerW : UNCLAIMED_W
   const spacingHz = spacingOf(step.band)
-  if (handsFor(does).isKeyed) {
-    const speaks = SPEAKS[does] ?? 'nothing'
+  const { isKeyed, speaks } = handsFor(does)
+  if (isKeyed) {
     const levelId = step.setting.level.id
     return { is: 'keyed', keyed: { carrierHz: frequencyHz, claimedW, levelId, forS, spacingHz, speaks } }
   }
@@ -46,9 +39,6 @@ function radioDoes(step: Step, does: RadioAs, forS: number): RadioDoes {
     volume: does === 'rated-volume' ? 'rated' : 'usual',
   }
 }
-
-/** What is at the microphone. */
-const SPEAKS: Partial<Record<RadioAs, Speaks>> = { 'keyed-with-tone': 'tone', 'keyed-loudest': 'loudest' }
 
 /** What reading from a virtual bench hangs on. */
 export interface VirtualDeskInput {

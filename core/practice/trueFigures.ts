@@ -4,17 +4,19 @@ import {
   CARRIER_POWER_ID,
   CARRIER_SLOT,
   DEVIATION_ID,
+  handsFor,
   HARMONICS_ID,
   logMomentOf,
   NEIGHBOUR_ID,
   POWER_OVER_TIME_ID,
+  radioForSwing,
   SENSITIVITY_ID,
   SQUELCH_ID,
   STRONG_ID,
 } from '../station'
 import type { Slot, Step } from '../step'
 import { PRACTICE_LEVEL, PRACTICE_W } from './practiceReview'
-import { type Keyed, levelForSinad, SPEAKER_LOAD_OHM, type Speaks, type VirtualRadio } from '../virtual'
+import { type Keyed, levelForSinad, SPEAKER_LOAD_OHM, type VirtualRadio } from '../virtual'
 
 /** What a slot of a step truly is, in the unit its result comes in; null where the bench has no truth of it. */
 type TrueFigure = (slot: Slot, radio: VirtualRadio, step: Step) => number | null
@@ -26,8 +28,6 @@ const keyedAt = (step: Step): Keyed => ({
 })
 
 const CRITERIA_DB: Readonly<Record<string, number>> = { 'sinad-12': 12, 'sinad-20': 20 }
-
-const SPEAKS: Partial<Record<string, Speaks>> = { tone: 'tone', loudest: 'loudest' }
 
 /** Truths of stations; one without any is left out of the envelope. */
 const TRUTHS: Readonly<Record<string, TrueFigure>> = {
@@ -54,8 +54,10 @@ const TRUTHS: Readonly<Record<string, TrueFigure>> = {
   [STRONG_ID]: (slot, { hearing: { blockingDb } }) =>
     slot.kind.is === 'blocking' ? Math.min(blockingDb.below, blockingDb.above) : null,
   [DEVIATION_ID]: (slot, radio, step) => {
-    const speaks = SPEAKS[slot.kind.is]
-    return speaks ? radio.deviationHz({ ...keyedAt(step), spacingHz: spacingOf(step.band), speaks }) : null
+    const does = radioForSwing(slot)
+    if (!does) return null
+    const { speaks } = handsFor(does)
+    return radio.deviationHz({ ...keyedAt(step), spacingHz: spacingOf(step.band), speaks })
   },
   [AUDIO_ID]: (slot, { speaker: { ratedV } }) =>
     slot.kind.is === 'power' ? ratedV ** 2 / SPEAKER_LOAD_OHM : null,

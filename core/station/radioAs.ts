@@ -10,19 +10,39 @@ export type RadioAs =
   /** The same, turned up until a tenth of what comes out is distortion. */
   | 'rated-volume'
 
+/** What is at the microphone of a radio that is keyed. */
+export type AtMicrophone = 'nothing' | 'tone' | 'loudest'
+
 /** What a person does to have it so. */
 interface Hands {
   isKeyed: boolean
+  speaks: AtMicrophone
   words: string
 }
 
 const HANDS: Readonly<Record<RadioAs, Hands>> = {
-  keyed: { isKeyed: true, words: 'key it, nothing at its microphone' },
-  'keyed-with-tone': { isKeyed: true, words: 'key it, 1 kHz at normal level at its microphone' },
-  'keyed-loudest': { isKeyed: true, words: 'key it and have somebody shout or whistle into it' },
-  squelched: { isKeyed: false, words: 'let it listen, its squelch closed' },
-  'squelch-open': { isKeyed: false, words: 'open its squelch, the volume where it usually is' },
-  'rated-volume': { isKeyed: false, words: 'turn the volume up until the distortion is 10 %' },
+  keyed: { isKeyed: true, speaks: 'nothing', words: 'key it, nothing at its microphone' },
+  'keyed-with-tone': {
+    isKeyed: true,
+    speaks: 'tone',
+    words: 'key it, 1 kHz at normal level at its microphone',
+  },
+  'keyed-loudest': {
+    isKeyed: true,
+    speaks: 'loudest',
+    words: 'key it and have somebody shout or whistle into it',
+  },
+  squelched: { isKeyed: false, speaks: 'nothing', words: 'let it listen, its squelch closed' },
+  'squelch-open': {
+    isKeyed: false,
+    speaks: 'nothing',
+    words: 'open its squelch, the volume where it usually is',
+  },
+  'rated-volume': {
+    isKeyed: false,
+    speaks: 'nothing',
+    words: 'turn the volume up until the distortion is 10 %',
+  },
 }
 
 /** What a person does to have the radio so. */
