@@ -1,4 +1,4 @@
-import { REFERENCE_OHM } from '../quantity'
+import { REFERENCE_OHM, spelled } from '../quantity'
 import { badFile } from './traceText'
 
 /** A reflection over frequency, renormalised to 50 Ω. */
@@ -110,7 +110,8 @@ function optionsOf({ line, body }: PlainLine, fileName: string): Options {
     const word = words[i]!
     const parameter = PARAMETERS.find(one => one === word)
     const format = FORMATS.find(one => one === word)
-    if (word in SCALES) options.scaleHz = SCALES[word]!
+    const scaleHz = spelled(SCALES, word)
+    if (scaleHz !== undefined) options.scaleHz = scaleHz
     else if (parameter) options.parameter = parameter
     else if (format) options.format = format
     else if (word === 'r') {

@@ -43,6 +43,7 @@ export { parseLevel, type LevelRead, type ParseLevelOptions } from './parseLevel
 export { parseFrequency, type FrequencyRead } from './parseFrequency'
 export { parsePlainNumber, type PlainNumberRead, type ParsePlainNumberOptions } from './parsePlainNumber'
 export type { ParseRefusal } from './parseResult'
+export { spelled } from './spelled'
 export { readNumber, type NumberRead, type NumberAmbiguous } from './readNumber'
 export {
   MINUS,

@@ -3,6 +3,7 @@ import { printAmperes, printOhm, printVswr } from './printQuantity'
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
 import type { FigureUnit } from './units'
+import { spelled } from './spelled'
 
 /** A figure as typed, in its unit. */
 export interface FigureRead {
@@ -99,7 +100,7 @@ function scaleOf(
 ): number | undefined {
   if (unitText === 'ppm' && options.aroundHz !== undefined) return options.aroundHz * 1e-6
   if (unitText === '') return counted ? 1 : (options.bareScale ?? 1)
-  return SCALES[options.unit][unitText]
+  return spelled(SCALES[options.unit], unitText)
 }
 
 /** A figure with its unit, as it is shown before it is kept. */

@@ -1,5 +1,6 @@
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
+import { spelled } from './spelled'
 
 /** A frequency as typed, in Hz, and the unit it was taken in. */
 export interface FrequencyRead {
@@ -36,7 +37,7 @@ export function parseFrequency(text: string): FrequencyRead | ParseRefusal {
   const number = readNumber(trimmed)
   if (!number) return refuse(`“${trimmed}” has no number at its start. Type a frequency such as 146.52 MHz.`)
   const values = 'ambiguous' in number ? number.ambiguous : [number.value]
-  const stated = number.unitText === '' ? undefined : SPELLINGS[number.unitText.toLowerCase()]
+  const stated = number.unitText === '' ? undefined : spelled(SPELLINGS, number.unitText.toLowerCase())
   if (number.unitText !== '' && !stated)
     return refuse(`“${number.unitText}” is not a unit of frequency. Known: Hz, kHz, MHz, GHz.`)
   const meanings = values.map(value => meaning(value, stated))

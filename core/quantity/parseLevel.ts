@@ -1,6 +1,7 @@
 import { LEVEL_LAWS, type LevelLaw, type LevelUnit } from './levelUnits'
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
+import { spelled } from './spelled'
 
 /** A power or level as typed, with what it means. */
 export interface LevelRead {
@@ -150,7 +151,7 @@ function unitFrom(unitText: string, bareUnit: LevelUnit): LevelUnit | 'megawatt'
   if (unitText === '') return bareUnit
   if (/^MW$/.test(unitText)) return 'megawatt'
   const spelling = unitText.replace(/[µμ]/g, 'u').toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, '')
-  return SPELLINGS[spelling] ?? null
+  return spelled(SPELLINGS, spelling) ?? null
 }
 
 function exampleFor(unit: LevelUnit): string {

@@ -1,5 +1,6 @@
 import { type ParseRefusal, refuse } from './parseResult'
 import { readNumber } from './readNumber'
+import { spelled } from './spelled'
 
 /** A unit a ratio may be typed in. */
 export type RatioUnit = 'dB' | 'dBc' | '%' | 'ppm'
@@ -35,7 +36,7 @@ export function parseRatio(text: string, options: { bareUnit: RatioUnit }): Rati
   if (trimmed === '') return refuse('Nothing typed yet.')
   const number = readNumber(trimmed.replace(/^±\s*/, ''))
   if (!number) return refuse(`“${trimmed}” has no number at its start.`)
-  const unit = number.unitText === '' ? options.bareUnit : SPELLINGS[number.unitText.toLowerCase()]
+  const unit = number.unitText === '' ? options.bareUnit : spelled(SPELLINGS, number.unitText.toLowerCase())
   if (!unit) return refuse(`“${number.unitText}” is not a unit of a ratio. Known: dB, dBc, %, ppm.`)
   if ('ambiguous' in number)
     return refuse(

@@ -1,10 +1,11 @@
 import Joi from 'joi'
 
-/** An identity: letters, digits and a few signs. */
+/** An identity: letters, digits and a few signs; none that every object of the language answers to. */
 export const id = Joi.string()
   .min(1)
   .max(80)
   .pattern(/^[\w:.-]+$/)
+  .invalid(...Object.getOwnPropertyNames(Object.prototype))
 /** A line of text. */
 export const line = Joi.string().allow('').max(400)
 /** A few paragraphs. */
