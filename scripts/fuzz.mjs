@@ -33,7 +33,7 @@ must(code, 'the files')
 say('Ugly changes to a review')
 must(
   await runTool(['vitest', 'vitest.mjs'], ['run', 'tests/app/uglyChanges.test.ts'], {
-    env: { UGLY_STEPS: '10000' },
+    env: { UGLY_STEPS: '10000', UGLY_SEED: seed },
   }),
   'the changes',
 )

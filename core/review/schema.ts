@@ -3,7 +3,7 @@ import { DECISION_RULES } from '../decision'
 import { rulebookSchema } from '../rules'
 import { MOST_CLIPS } from './stepRecordTypes'
 import { type Review } from './types'
-import { list, id, line, text, time } from './schema/parts'
+import { byId, id, line, list, text, time } from './schema/parts'
 import { instrument, chain, padTest, calibration } from './schema/bench'
 import { set } from './schema/card'
 import { publication, sheetWords } from './schema/publication'
@@ -31,7 +31,7 @@ const memoPart = Joi.any().custom((value, helpers) =>
 )
 const memo = Joi.object({
   common: memoPart.allow(null).required(),
-  bySet: Joi.object().pattern(id, memoPart).required(),
+  bySet: byId(memoPart),
 })
 
 /** Schema of a whole review as stored and as taken away in a file. */
@@ -84,9 +84,9 @@ export const reviewSchema = Joi.object<Review>({
   otherFigures: list(otherFigure, 5000),
   ownRulebooks: list(rulebookSchema, 60),
   ticks: Joi.object()
-    .pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60))
+    .pattern(Joi.string().max(300), Joi.array().items(Joi.string().max(80)).max(60).required())
     .required(),
-  memos: Joi.object().pattern(id, memo).required(),
+  memos: byId(memo),
   sheetWords,
   publications: list(publication, MOST_PUBLICATIONS),
 })

@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import { METER_SENSORS } from '../../chain'
 import { DISPLAYS } from '../../uncertainty'
-import { db, list, hz, id, line, power, time } from './parts'
+import { byId, db, list, hz, id, line, power, time } from './parts'
 
 const loss = Joi.alternatives(
   Joi.object({ kind: Joi.valid('figure').required(), lossDb: db.required() }),
@@ -17,7 +17,7 @@ const loss = Joi.alternatives(
   }),
 )
 /** Calibrations by part. */
-export const pins = Joi.object().pattern(id, id).required()
+export const pins = byId(id)
 const part = Joi.object({
   id: id.required(),
   kind: Joi.valid(

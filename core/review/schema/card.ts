@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { RECEIVER_CLAIMS } from '../cardTypes'
-import { power, id, line, list, text, time } from './parts'
+import { byId, power, id, line, list, text, time } from './parts'
 
 const claim = Joi.alternatives(
   Joi.object({ kind: Joi.valid('watts').required(), powerW: power.required() }),
@@ -19,7 +19,7 @@ const band = Joi.object({
     }),
     200,
   ),
-  claims: Joi.object().pattern(id, claim).required(),
+  claims: byId(claim),
   mode: Joi.valid('FM', 'AM', 'SSB').required(),
   channelSpacingHz: Joi.number().greater(0).max(1e7).allow(null).required(),
   alsoSpacingsHz: Joi.array().items(Joi.number().greater(0).max(1e7)).unique().max(10).required(),
@@ -69,5 +69,5 @@ export const set = Joi.object({
   })
     .allow(null)
     .required(),
-  chains: Joi.object().pattern(id, Joi.object().pattern(id, id)).required(),
+  chains: byId(byId(id)),
 })

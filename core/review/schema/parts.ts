@@ -6,6 +6,8 @@ export const id = Joi.string()
   .max(80)
   .pattern(/^[\w:.-]+$/)
   .invalid(...Object.getOwnPropertyNames(Object.prototype))
+/** Things by their id: none that is named is missing. */
+export const byId = (thing: Joi.Schema) => Joi.object().pattern(id, thing.required()).required()
 /** A line of text. */
 export const line = Joi.string().allow('').max(400)
 /** A few paragraphs. */

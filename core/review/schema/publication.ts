@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { id, line, list, text, time } from './parts'
+import { byId, id, line, list, text, time } from './parts'
 
 const sha256 = Joi.string()
   .pattern(/^[0-9a-f]{64}$/)
@@ -20,7 +20,7 @@ export const publication = Joi.object({
   attachments: list(Joi.object({ id: id.required(), sha256 }), 10_000),
   versions: Joi.object({
     program: line.required(),
-    stations: Joi.object().pattern(id, Joi.number().integer().min(1)).required(),
+    stations: byId(Joi.number().integer().min(1)),
     rulebooks: list(Joi.object({ id: id.required(), title: line.required(), edition: line.required() }), 90),
   }).required(),
   figures: list(
@@ -41,7 +41,7 @@ export const publication = Joi.object({
 export const sheetWords = Joi.object()
   .pattern(
     Joi.string().max(900),
-    Joi.object({ text: text.required(), who: line.required(), at: time.required() }),
+    Joi.object({ text: text.required(), who: line.required(), at: time.required() }).required(),
   )
   .max(400)
   .required()

@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { LEVEL_UNITS, FIGURE_UNITS } from '../../quantity'
 import { SIGNAL_NATURES } from '../readingTypes'
 import { detection, pins } from './bench'
-import { line, id, db, hz, text, time } from './parts'
+import { byId, line, id, db, hz, text, time } from './parts'
 
 const source = Joi.alternatives(
   Joi.object({ kind: Joi.valid('typed', 'demo').required() }),
@@ -74,17 +74,14 @@ export const readingSchema = Joi.object({
     .conditional('.as', { is: 'level', then: seenLevel, otherwise: seenFigure })
     .required(),
   instrumentId: id.allow(null).required(),
-  through: Joi.object()
-    .pattern(
-      id,
-      Joi.object({
-        chainId: id.required(),
-        chainRevision: Joi.number().integer().min(1).required(),
-        calibrationIds: pins,
-      }),
-    )
-    .required(),
-  applied: Joi.object().pattern(id, seenLevel).required(),
+  through: byId(
+    Joi.object({
+      chainId: id.required(),
+      chainRevision: Joi.number().integer().min(1).required(),
+      calibrationIds: pins,
+    }),
+  ),
+  applied: byId(seenLevel),
   supply: line.required(),
   ambientC: Joi.number().min(-100).max(200).allow(null).required(),
   who: line.required(),

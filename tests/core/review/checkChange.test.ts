@@ -46,6 +46,21 @@ describe('a change is held against the schema before it is kept', () => {
       [['sets', 1, 'bands', 0, 'rulebookIds']],
     ],
     ['no title', r => void (r.title = ''), [['title']]],
+    [
+      'a station’s memo that is named and missing',
+      r => void Object.assign(r.memos, { stress: undefined }),
+      [['memos', 'stress']],
+    ],
+    [
+      'a claim that is named and missing',
+      r => void Object.assign(r.sets[0]!.bands[0]!.claims, { high: undefined }),
+      [['sets', 0, 'bands', 0, 'claims', 'high']],
+    ],
+    [
+      'an id that every object answers to',
+      r => void (r.instruments[0]!.id = 'constructor'),
+      [['instruments', 0, 'id']],
+    ],
   ])('%s is refused in words, and could not have been opened again', (_name, change, paths) => {
     const review = copy()
     change(review)
