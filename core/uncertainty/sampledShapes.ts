@@ -14,7 +14,8 @@ export interface SampledShape extends Shape {
   samples: (step: number, count: number) => Samples
 }
 
-/** So many samples are kept, of all shapes together, before all of them are let go. */
+/** So many shapes, and samples of all of them together, are kept before all are let go. */
+const MOST_SHAPES = 20_000
 const MOST_SAMPLES = 1_000_000
 
 const known = new Map<string, SampledShape>()
@@ -22,7 +23,7 @@ let samplesKept = 0
 
 /** The shape of a contribution, the very same for all that are distributed alike. */
 export function sampledShapeOf(contribution: Contribution): SampledShape {
-  if (samplesKept > MOST_SAMPLES) {
+  if (samplesKept > MOST_SAMPLES || known.size >= MOST_SHAPES) {
     known.clear()
     samplesKept = 0
   }

@@ -7,6 +7,7 @@ import {
   contribution,
   type Contribution,
   createDistributions,
+  errorDistribution,
   improvements,
   powerShareContribution,
   ratioContributions,
@@ -65,5 +66,18 @@ describe('every line of every budget of the demo', () => {
     expect(lines.length).toBeGreaterThan(1000)
     expect(lines.some(({ id }) => id.startsWith('carrier:'))).toBe(true)
     expect(lines.filter(line => line.shapeKey !== named(line))).toEqual([])
+  })
+})
+
+describe('shapes that were let go', () => {
+  it('are made anew: a budget is the same after more shapes than are kept', () => {
+    const line = (halfWidth: number, id = 'a') =>
+      contribution({ id, group: 'part', label: id, distribution: 'rectangular', halfWidth })
+    const before = errorDistribution([line(2), line(0.7, 'b')])
+    for (let i = 0; i < 21_000; i++) errorDistribution([line(1 + i / 1e5)])
+    const after = errorDistribution([line(2), line(0.7, 'b')])
+    expect([after.low, after.high]).toEqual([before.low, before.high])
+    // A trapezoid: ends where 2.5 % are left under a triangle of 0.7 in a foot of 1.4 (closed form).
+    expect(after.high).toBeCloseTo(2.7 - Math.sqrt(0.025 * 2 * 4 * 1.4), 6)
   })
 })
