@@ -1,4 +1,3 @@
-export { speaksOf } from './matchClauses'
 export type {
   CannotJudge,
   CarrierFacts,
@@ -62,3 +61,4 @@ export { bandwidthConversionDb } from './referenceBandwidth'
 export { LEVEL_RANKS } from './types'
 export type { LargestUncertainty, OwnDecision } from './types'
 export { compareRulebooks, type ClauseChange } from './compareRulebooks'
+export { speaksOf } from './matchClauses'

@@ -1,3 +1,5 @@
+import type { Speaks } from '../virtual'
+
 /** What the radio does while something is read. */
 export type RadioAs =
   | 'keyed'
@@ -10,13 +12,11 @@ export type RadioAs =
   /** The same, turned up until a tenth of what comes out is distortion. */
   | 'rated-volume'
 
-/** What is at the microphone of a radio that is keyed. */
-export type AtMicrophone = 'nothing' | 'tone' | 'loudest'
-
 /** What a person does to have it so. */
 interface Hands {
   isKeyed: boolean
-  speaks: AtMicrophone
+  /** What is at its microphone. */
+  speaks: Speaks
   words: string
 }
 

@@ -55,6 +55,9 @@ export function improvements(from: Budget, distributions?: Distributions): Impro
     .sort((a, b) => b.gain - a.gain)
 }
 
+/** The same error made smaller; a skewed shape becomes its symmetric one, which small ones are. */
+const by = (factor: number) => (one: Contribution) => symmetric(one, { factor })
+
 function betterThan(
   members: readonly Contribution[],
 ): { words: string; change: (one: Contribution) => Contribution } | null {
@@ -68,7 +71,7 @@ function betterThan(
         ? null
         : {
             words: `${first.label}: a better one, or put right with a known level (±${reach} dB)`,
-            change: one => symmetric(one, { factor: reach / total }),
+            change: by(reach / total),
           }
     }
     case 'part':
@@ -76,73 +79,73 @@ function betterThan(
         ? null
         : {
             words: `${first.label}: measure this path (±${REACHABLE.measuredDb} dB)`,
-            change: one => symmetric(one, { factor: REACHABLE.measuredDb / total }),
+            change: by(REACHABLE.measuredDb / total),
           }
     case 'mismatch':
       return {
         words: 'Mismatch: a 10 dB pad right at the radio’s socket',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'resolution':
-      return { words: 'Read one more digit', change: one => symmetric(one, { factor: 0.1 }) }
+      return { words: 'Read one more digit', change: by(0.1) }
     case 'floor':
       return {
         words: 'Noise: 10 dB less padding, or a narrower resolution bandwidth',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'display':
       return {
         words: first.assumed
           ? 'Say how the analyser shows a level, or average the power of many sweeps'
           : 'Average the power of many sweeps, or 10 dB less padding',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'ambient':
       return {
         words: 'What is there anyway: a screened place, or another time of day',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'scale':
       return {
         words: `${first.label}: check the scale with a known pad (±${REACHABLE.scaleDb} dB)`,
-        change: one => symmetric(one, { factor: Math.min(1, REACHABLE.scaleDb / total) }),
+        change: by(Math.min(1, REACHABLE.scaleDb / total)),
       }
     case 'harmonics':
       return {
         words: 'Read the harmonics at the same step, or put a low-pass before the meter',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'antenna':
       return total <= REACHABLE.antennaDb
         ? null
         : {
             words: `The antenna’s gain measured, or stated by somebody who has (±${REACHABLE.antennaDb} dB)`,
-            change: one => symmetric(one, { factor: REACHABLE.antennaDb / total }),
+            change: by(REACHABLE.antennaDb / total),
           }
     case 'sweeps':
       return {
         words: 'A trace that says one thing of each frequency',
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'steps':
       return {
         words: 'A finer trace, or a zoom on the peak',
-        change: one => symmetric(one, { factor: 0.06 }),
+        change: by(0.06),
       }
     case 'stepping':
       return {
         words: `${first.label}: half of it, in finer steps`,
-        change: one => symmetric(one, { factor: 0.5 }),
+        change: by(0.5),
       }
     case 'curve':
-      return { words: 'More readings near the mark', change: one => symmetric(one, { factor: 0.5 }) }
+      return { words: 'More readings near the mark', change: by(0.5) }
     case 'reference':
       return {
         words: `${first.label}: a better reference, or one checked against a known signal`,
-        change: one => symmetric(one, { factor: 0.1 }),
+        change: by(0.1),
       }
     case 'estimate':
-      return { words: 'A longer or cleaner recording', change: one => symmetric(one, { factor: 0.5 }) }
+      return { words: 'A longer or cleaner recording', change: by(0.5) }
     case 'repeats':
       return {
         words: 'Four times as many readings',

@@ -61,6 +61,7 @@ export interface JudgedBy {
   /** The carrier in the ×1 line, beside one that was read at the carrier power station. */
   firstLine: CarrierForLimit | null
   books: readonly BookLimits[]
+  /** How the review decides: asked for once, for all of them. */
   rule: DecisionRule
 }
 
