@@ -10,6 +10,7 @@ const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
 /** Tests that put another registry or another storage under everything, which nobody else is to get. */
 const APART = [
   ...['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'reviewTabs', 'shelfStore', 'ownRulebooks'],
+  'copyFolder',
 ].map(name => `tests/app/${name}.test.ts`)
 /**
  * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.

@@ -2,9 +2,14 @@ import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { useEventListener } from '@vueuse/core'
 import type { ShallowRef } from 'vue'
 import { useNextTurn } from './useNextTurn'
+import { useTurns } from './useTurns'
 
 /** Lists up to this long are drawn whole: nothing of them is missing when the page is searched or printed. */
 const DRAWN_WHOLE = 400
+
+/** So many lines more are drawn a turn when the list is first shown, for so many turns. */
+const FIRST_LINES = 6
+const FIRST_TURNS = 6
 
 /** Lines drawn beyond either end of the window; none in the first turn, so that the page answers sooner. */
 const BEYOND = 12
@@ -38,9 +43,14 @@ export function useVirtualLines<T>(
     })),
   )
 
+  const turns = useTurns(FIRST_TURNS)
+  const most = computed(() => (turns.value < FIRST_TURNS ? turns.value * FIRST_LINES : undefined))
   const shown = computed(() =>
     isVirtual.value
-      ? virtualizer.value.getVirtualItems().map(({ index }) => ({ index, line: lines()[index]! }))
+      ? virtualizer.value
+          .getVirtualItems()
+          .slice(0, most.value)
+          .map(({ index }) => ({ index, line: lines()[index]! }))
       : lines().map((line, index) => ({ index, line })),
   )
   const beforePx = computed(() => {

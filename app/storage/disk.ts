@@ -198,13 +198,16 @@ function writtenAtOnce(entries: Entries, guard?: Guard): Promise<boolean> | null
   )
   // What a request meets ends the transaction, which tells it.
   const ignored = () => {}
+  // All is asked for: the database need not wait for this page to have heard of each answer.
+  const settle = () => (isRefused ? transaction.abort() : transaction.commit())
   try {
     if (guard)
       store.get(guard.name).then(record => {
         isRefused = !guard.isAsExpected(record ?? null)
-        if (isRefused) transaction.abort()
+        settle()
       }, ignored)
     for (const [name, record] of entries) store.put(record, name).catch(ignored)
+    if (!guard) settle()
   } catch (cause) {
     outcome.catch(ignored)
     transaction.abort()

@@ -1,4 +1,4 @@
-export { findings, findingsOrder, type Findings, type FindingsRow } from './findings'
+export { findings, findingsInSlices, findingsOrder, type Findings, type FindingsRow } from './findings'
 export { findingsMark, type FindingsMark } from './findingsMark'
 export {
   KEYING_CAUTION,

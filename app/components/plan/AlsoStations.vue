@@ -6,6 +6,8 @@ import { stations, wantedStations } from '#core/station'
 const store = useReviewStore()
 const ui = useUiStore()
 const optional = stations.filter(station => station.optional)
+/** Two dozen boxes are drawn once they are asked for. */
+const wasOpened = ref(false)
 const wanted = computed(() => new Set(store.context ? wantedStations(store.context).map(({ id }) => id) : []))
 
 /** The wanted in a row; the rest counted. */
@@ -39,9 +41,9 @@ function staysWords(id: string): string {
   <section class="sheet panel" aria-label="Also in this review">
     <h2>Also in this review</h2>
     <p class="small quiet">{{ words }}</p>
-    <details>
+    <details @toggle="wasOpened = true">
       <summary>Choose</summary>
-      <div class="also">
+      <div v-if="wasOpened" class="also">
         <VCheckbox
           v-for="station in optional"
           :key="station.id"

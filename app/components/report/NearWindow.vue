@@ -18,13 +18,22 @@ const heightPx = ref(0)
 /** So far from the window it is drawn, and so far away it goes. */
 const MARGIN = '1200px 0px'
 
+let isWanted = false
+
+/** What comes near at once is drawn one after the other; what has gone, goes at once. */
+async function show(isIntersecting: boolean): Promise<void> {
+  isWanted = isIntersecting
+  if (isIntersecting) await oneATurn()
+  isNear.value = isWanted
+}
+
 useIntersectionObserver(
   () => (whole ? null : host.value),
   ([entry]) => {
     if (!entry) return
     // Out of sight for the paper's sake it has no height, and keeps the one it had.
     if (!entry.isIntersecting && host.value?.offsetHeight) heightPx.value = host.value.offsetHeight
-    isNear.value = entry.isIntersecting
+    void show(entry.isIntersecting)
   },
   { rootMargin: MARGIN },
 )

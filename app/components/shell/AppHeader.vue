@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { format } from 'date-fns'
 import type { HeaderLamp } from '~/composables/useLamps'
 import type { SaveState } from '~/composables/useReviewSaving'
 
@@ -16,14 +15,6 @@ const {
 }>()
 const emit = defineEmits<{ undo: []; redo: [] }>()
 const ui = useUiStore()
-
-const saved = computed(() => {
-  const state = document?.saveState
-  if (!state) return ''
-  if (state.kind === 'saving') return 'Saving'
-  if (state.kind === 'failed') return 'Not saved'
-  return state.at ? `Saved ${format(state.at, 'HH:mm:ss')}` : 'Saved'
-})
 </script>
 
 <template>
@@ -49,7 +40,7 @@ const saved = computed(() => {
       </li>
     </ul>
     <div class="tools">
-      <span v-if="saved" class="saved" data-testid="saved">{{ saved }}</span>
+      <SavedMark v-if="document" :document="document" />
       <template v-if="document">
         <VBtn
           icon
@@ -188,12 +179,6 @@ const saved = computed(() => {
   align-items: center;
   gap: 2px;
 }
-.saved {
-  font-size: 13px;
-  color: rgb(var(--v-theme-header-quiet));
-  margin-right: 6px;
-  white-space: nowrap;
-}
 @media (max-width: 1100px) {
   .header {
     flex-wrap: wrap;
@@ -219,9 +204,6 @@ const saved = computed(() => {
     display: none;
   }
   .arrow {
-    display: none;
-  }
-  .saved {
     display: none;
   }
 }

@@ -2,7 +2,7 @@
 import { mdiChevronDown } from '@mdi/js'
 import { printDuration } from '#core/quantity'
 import { setShortName } from '#core/review'
-import { GROUP_TITLES, placeAt, type PlaceGroup } from '~/keys/places'
+import { GROUP_TITLES, placeAt, type PlaceGroup, places } from '~/keys/places'
 
 /**
  * The order of work: groups of places, only the group in hand open, each head with its worst mark and count.
@@ -22,6 +22,7 @@ watch(here, now => {
   listOpen.value = false
 })
 
+const links = useKept(() => Object.fromEntries(places().map(({ id }) => [id, placeTo(id)])))
 const groups = computed(() =>
   groupsOf(order.value).map(group => ({
     ...group,
@@ -30,14 +31,14 @@ const groups = computed(() =>
     entries: group.places.map(({ place, mark }) => ({
       id: place.id,
       title: place.title,
-      to: placeTo(place.id),
+      to: links.value[place.id]!,
       isHere: place.id === here.value?.id,
       state: mark?.state ?? null,
       words: mark?.words ?? '',
     })),
   })),
 )
-const options = computed(() =>
+const options = useKept(() =>
   sets.value.map(radio => ({
     value: radio.id,
     title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : ''),
@@ -97,18 +98,13 @@ function toggleList(): void {
         </button>
         <ul v-if="group.isOpen">
           <li v-for="entry in group.entries" :key="entry.id">
-            <NuxtLink
+            <OrderEntry
               :to="entry.to"
-              :class="{ current: entry.isHere }"
-              :aria-current="entry.isHere ? 'page' : undefined"
-            >
-              <VerdictMark v-if="entry.state" :state="entry.state" />
-              <svg v-else width="12" height="12" viewBox="0 0 12 12" aria-hidden="true" class="open">
-                <circle cx="6" cy="6" r="4.6" />
-              </svg>
-              <span class="title">{{ entry.title }}</span>
-              <span class="count figure">{{ entry.words }}</span>
-            </NuxtLink>
+              :title="entry.title"
+              :is-here="entry.isHere"
+              :state="entry.state"
+              :words="entry.words"
+            />
           </li>
         </ul>
       </section>
@@ -150,8 +146,7 @@ ul {
   margin: 0 0 4px;
   padding: 0;
 }
-.head,
-a {
+.head {
   display: flex;
   align-items: center;
   gap: 8px;
@@ -159,25 +154,10 @@ a {
   min-height: 32px;
   padding: 4px 14px 4px 12px;
   color: var(--ink);
-}
-.head {
   font-weight: 700;
 }
-a {
-  gap: 10px;
-  min-height: 30px;
-  padding: 3px 14px 3px 29px;
-  text-decoration: none;
-  border-left: 3px solid transparent;
-}
-.head:hover,
-a:hover {
+.head:hover {
   background: rgba(var(--v-theme-surface), 0.55);
-}
-.current {
-  background: var(--sheet);
-  border-left-color: var(--spruce);
-  font-weight: 700;
 }
 .arrow {
   color: var(--ink-3);
@@ -193,14 +173,6 @@ a:hover {
   font-size: 13px;
   color: var(--ink-3);
   font-weight: 400;
-}
-svg.open {
-  overflow: visible;
-}
-.open circle {
-  fill: none;
-  stroke: var(--line-2);
-  stroke-width: 1.6;
 }
 .in-hand {
   display: none;
@@ -244,8 +216,7 @@ svg.open {
   .list.shown {
     display: block;
   }
-  .head,
-  a {
+  .head {
     min-height: 44px;
   }
   .foot {

@@ -24,29 +24,34 @@ watch(
 )
 onBeforeUnmount(() => store.leave(openedId))
 
+/** What this page shows of the review, so that it is not drawn anew for what its parts show. */
+const isOpen = computed(() => store.review !== null)
+const title = computed(() => store.review?.title ?? null)
+const failed = computed(() => (store.saveState.kind === 'failed' ? store.saveState.message : null))
+
 /** The order of work is drawn in a turn of its own, before the page beside it. */
-const isPageDue = useNextTurn(() => store.review !== null)
+const isPageDue = useNextTurn(() => isOpen.value)
 
 const place = computed(() => placeAt(route.path))
 watchEffect(() => {
-  document.title = [place.value?.title, store.review?.title, 'Rigorous Meter'].filter(Boolean).join(' · ')
+  document.title = [place.value?.title, title.value, 'Rigorous Meter'].filter(Boolean).join(' · ')
 })
 
 /** Places that are about no radio in particular. */
 const WIDE = ['findings', 'sheet', 'report', 'publish', 'rulebooks']
 const wide = computed(() => WIDE.includes(place.value?.id ?? ''))
-const crumbs = computed(() =>
-  store.review
+const crumbs = useKept(() =>
+  title.value !== null
     ? [
         ...(practice.session ? [{ text: 'Practice', to: `/review/${reviewId.value}/practice` }] : []),
-        { text: store.review.title, to: `/review/${reviewId.value}/findings` },
+        { text: title.value, to: `/review/${reviewId.value}/findings` },
         ...(set.value && !wide.value ? [{ text: setShortName(set.value) }] : []),
       ]
     : [],
 )
 /** What feeds the radio matters where it is keyed. */
 const showsSupply = computed(() => set.value !== null && !wide.value && stepInHand.value?.work !== 'hears')
-const lamps = computed(() => [
+const lamps = useKept(() => [
   ...heat.value,
   ...lampsFrom(checks.value, showsSupply.value ? set.value!.supplyNow : null),
 ])
@@ -110,12 +115,12 @@ function step(event: KeyboardEvent, run: () => void): void {
     <AppHeader
       :crumbs="crumbs"
       :lamps="lamps"
-      :document="store.review ? store : null"
+      :document="isOpen ? store : null"
       @undo="store.undo()"
       @redo="store.redo()"
     />
     <FindDialog />
-    <div v-if="store.review && store.lockState === 'elsewhere'" class="banner no-print" role="status">
+    <div v-if="isOpen && store.lockState === 'elsewhere'" class="banner no-print" role="status">
       <span>This review is open in another tab. Here it is read-only, and follows what is done there.</span>
       <VBtn size="small" variant="outlined" @click="store.takeOver()">Take over here</VBtn>
     </div>
@@ -126,10 +131,10 @@ function step(event: KeyboardEvent, run: () => void): void {
         >Open it again</VBtn
       >
     </div>
-    <div v-if="store.saveState.kind === 'failed' && !goneWords" class="banner problem no-print" role="alert">
-      <span>{{ store.saveState.message }}</span>
+    <div v-if="failed !== null && !goneWords" class="banner problem no-print" role="alert">
+      <span>{{ failed }}</span>
     </div>
-    <div v-if="store.review" class="frame">
+    <div v-if="isOpen" class="frame">
       <OrderOfWork :key-up="keyUp" />
       <main id="main" ref="main" class="main" tabindex="-1"><NuxtPage v-if="isPageDue" /></main>
     </div>

@@ -1,22 +1,16 @@
 <script setup lang="ts">
 import { runKey } from '#core/plan'
-import {
-  harmonicsAt,
-  type Moment,
-  MOMENT_TITLES,
-  MOMENT_WORDS,
-  MOMENTS,
-  readsHarmonicsAt,
-} from '#core/station'
+import { harmonicsAt, type Moment, readsHarmonicsAt } from '#core/station'
 import type { NextAt } from '~/composables/useLinkRead'
 import { chainIdOf, type Kept, type Slot, stepReach } from '#core/step'
 import type { StationRun } from '~/composables/useStationRun'
 import type { TraceFileRead } from '~/workers/trace.worker'
 import HarmonicsTable from './HarmonicsTable.vue'
+import MomentChoice from './MomentChoice.vue'
 import SpectrumPlot from './SpectrumPlot.vue'
+import StepOffers from './StepOffers.vue'
 import TraceTaking from './TraceTaking.vue'
 import { useLimitWords } from './useLimitWords'
-import { NATURE_TITLES, useSignalNature } from './useSignalNature'
 import { useStepTrace } from './useStepTrace'
 
 const TraceByLink = defineAsyncComponent(() => import('./TraceByLink.vue'))
@@ -26,7 +20,6 @@ const { run } = defineProps<{ run: StationRun }>()
 const store = useReviewStore()
 const ui = useUiStore()
 const route = useRoute()
-const { placeTo } = useReviewRoute()
 
 const { step, steps, stepIndex, result, checks, unsafe, instrument, station } = run
 const focusSlotId = ref<string | null>(typeof route.query.slot === 'string' ? route.query.slot : null)
@@ -43,7 +36,6 @@ const moment = ref<Moment>('settled')
 const isLinked = useLinkOffer(run)
 /** L reads at the moment that is chosen. */
 const nextAtMoment: NextAt = (_run, place, context) => readsHarmonicsAt(moment.value, place, context)
-const sayNature = useSignalNature()
 const { focus, limitLabel, carrierWords } = useLimitWords(run, focusSlotId)
 const { head: traceHead, drawn: drawnTrace } = useStepTrace(run, moment)
 
@@ -56,10 +48,7 @@ const slots = computed(() => shown.value.map(({ slot }) => slot))
 const kept = (slotId: string) => (step.value && store.context?.readingsOf(step.value).get(slotId)) ?? null
 const reachable = computed(() => slots.value.filter(isReachable))
 const disabled = computed(() => store.readOnly || !step.value || chainIdOf(step.value) === null)
-const padTestAt = computed(() => ({
-  ...placeTo('bench'),
-  query: { set: step.value?.set.id, chain: (step.value && chainIdOf(step.value)) ?? undefined },
-}))
+const offers = useKept(() => result.value?.offers ?? [])
 
 function isReachable(slot: Slot): boolean {
   return store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered
@@ -146,37 +135,8 @@ useStationKeys(run, {
         :reach-hz="instrument?.toHz ?? 1e9"
       />
       <QuestionsList :questions="result.questions" />
-      <p v-for="offer in result.offers" :key="offer.id + offer.slotId" class="offer" role="note">
-        <VerdictMark state="too-close" />
-        <span v-if="offer.id === 'pad-test'"
-          >{{ offer.words }} <NuxtLink :to="padTestAt">To the pad test</NuxtLink></span
-        >
-        <span v-else class="row"
-          >{{ offer.words }}
-          <VBtn
-            v-for="(title, nature) in NATURE_TITLES"
-            :key="nature"
-            size="small"
-            variant="outlined"
-            :disabled="disabled"
-            @click="sayNature(step, offer.slotId, nature)"
-            >{{ title }}</VBtn
-          ></span
-        >
-      </p>
-      <div class="row moments">
-        <VBtnToggle
-          v-model="moment"
-          mandatory
-          density="compact"
-          variant="outlined"
-          divided
-          aria-label="Which moment"
-        >
-          <VBtn v-for="one in MOMENTS" :key="one" :value="one" size="small">{{ MOMENT_TITLES[one] }}</VBtn>
-        </VBtnToggle>
-        <span class="small quiet">{{ MOMENT_WORDS[moment] }}</span>
-      </div>
+      <StepOffers :step="step" :offers="offers" :disabled="disabled" />
+      <MomentChoice v-model="moment" />
       <section class="sheet table" aria-label="Harmonics of this step">
         <HarmonicsTable
           :key="`${step.id}|${moment}`"
@@ -211,17 +171,5 @@ useStationKeys(run, {
 <style scoped>
 .tail {
   padding: 6px 8px 0;
-}
-.moments {
-  gap: 6px 14px;
-}
-.offer {
-  display: grid;
-  grid-template-columns: 20px 1fr;
-  align-items: baseline;
-  padding: 8px 14px;
-  background: rgb(var(--v-theme-close-wash));
-  border: 1px solid var(--line-2);
-  border-radius: var(--radius);
 }
 </style>

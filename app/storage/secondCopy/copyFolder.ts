@@ -36,18 +36,41 @@ export async function namesIn(folder: FileSystemDirectoryHandle): Promise<string
   return names
 }
 
-/** What the worker does with it: only there can a file be written at once. */
+/**
+ * What the worker does with it: only there can a file be written at once. Where a file stands is asked once: that
+ * takes the browser longer than all that is written to it.
+ */
 export function workerFolder(): CopyFolder {
   const folder = privateFolder()
+  const places = new Map<string, FileSystemFileHandle>()
+
+  async function placeOf(name: string): Promise<FileSystemFileHandle> {
+    const place = places.get(name) ?? (await (await folder).getFileHandle(name, { create: true }))
+    places.set(name, place)
+    return place
+  }
+
   return {
     names: async () => namesIn(await folder),
-    open: async name => (await (await folder).getFileHandle(name, { create: true })).createSyncAccessHandle(),
-    remove: async name =>
-      (await folder).removeEntry(name).catch((error: unknown) => {
-        if (!(error instanceof DOMException && error.name === 'NotFoundError')) throw error
-      }),
+    async open(name) {
+      try {
+        return await (await placeOf(name)).createSyncAccessHandle()
+      } catch (error) {
+        // Another tab has removed it since.
+        if (!isMissing(error) || !places.delete(name)) throw error
+        return (await placeOf(name)).createSyncAccessHandle()
+      }
+    },
+    async remove(name) {
+      places.delete(name)
+      await (await folder).removeEntry(name).catch((error: unknown) => {
+        if (!isMissing(error)) throw error
+      })
+    },
   }
 }
+
+const isMissing = (error: unknown): boolean => error instanceof DOMException && error.name === 'NotFoundError'
 
 /** Opens a file for one piece of work. */
 export async function withFile<T>(folder: CopyFolder, name: string, work: (file: OpenFile) => T): Promise<T> {

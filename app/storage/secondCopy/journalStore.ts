@@ -39,11 +39,13 @@ export function createJournalStore(folder: CopyFolder) {
 
   function append(file: OpenFile, reviewId: string, text: string): void {
     const bytes = frame(new TextEncoder().encode(text))
-    if (file.getSize() !== sizes.get(reviewId)) file.truncate(soundFrames(bytesOf(file)).soundBytes)
-    if (file.getSize() + bytes.length > JOURNAL_BYTES) file.truncate(0)
-    file.write(bytes, { at: file.getSize() })
+    // Asked once: each question goes to another process of the browser.
+    let size = file.getSize()
+    if (size !== sizes.get(reviewId)) file.truncate((size = soundFrames(bytesOf(file)).soundBytes))
+    if (size + bytes.length > JOURNAL_BYTES) file.truncate((size = 0))
+    file.write(bytes, { at: size })
     file.flush()
-    sizes.set(reviewId, file.getSize())
+    sizes.set(reviewId, size + bytes.length)
   }
 
   const removeJournal = (reviewId: string) => inTurn(() => folder.remove(journalFile(reviewId)))

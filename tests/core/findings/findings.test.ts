@@ -1,7 +1,7 @@
 import { createContext } from '#core/context'
 import { describe, expect, it } from 'vitest'
 import { demoReview } from '#core/demo'
-import { findings, remarks } from '#core/findings'
+import { findings, findingsInSlices, remarks } from '#core/findings'
 import { harmonic, radio, reviewOf, withReadings } from '../../support/bench'
 
 const context = createContext(demoReview().review)
@@ -29,6 +29,15 @@ describe('the findings of the demo', () => {
     expect(cell('clean:2 m', 'tarnwick').words).toBe('Not on this set')
     expect(cell('watts:low', 'tarnwick').words).toBe('No such level')
     expect(cell('watts:low', 'mini').detail).toContain('of 6 not measured')
+  })
+
+  it('come to the same a question at a time, and tell how far they have come', () => {
+    const work = findingsInSlices(context)
+    const shares: number[] = []
+    let step = work.next()
+    for (; !step.done; step = work.next()) shares.push(step.value)
+    expect(step.value).toEqual(found)
+    expect(shares).toEqual(found.rows.map((_row, i) => i / found.rows.length))
   })
 
   it('have no figure on 70 cm and the yardstick beside it', () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StationAnswer } from '#core/judging'
-import { findings, findingsOrder, mayIKey, remarks, type FindingsRow } from '#core/findings'
+import { findingsOrder, type FindingsRow } from '#core/findings'
 import { worstVerdict } from '#core/decision'
 import { printClaimW } from '#core/quantity'
 import { highestClaimW, type RadioSet, setName, setShortName } from '#core/review'
@@ -30,27 +30,11 @@ const shownWords = computed(() => {
   return `Radios ${first + 1} to ${first + shown.value.length} of ${all.value.length}`
 })
 
-const planned = useWorkedThrough('plans')
-const judged = useWorkedThrough('results')
-const NOTHING = { sets: [], rows: [] }
-const found = computed(() => {
-  const context = planned.value.value
-  return context ? findings(context, shown.value) : NOTHING
-})
-/** Whether each of them may be keyed, band by band. */
-const keying = computed(() => {
-  const context = planned.value.value
-  return context ? found.value.sets.flatMap(one => mayIKey(one, context)) : []
-})
-const said = computed(() => {
-  const context = judged.value.value
-  if (!context) return []
-  return remarks(pages.value === 1 ? found.value : findings(context), context)
-})
+const { found, share, together, togetherShare } = useFindings(() => shown.value)
 
 const against = ref<'all' | 'limits' | 'claims'>('all')
 const rows = computed(() =>
-  found.value.rows.filter(row => against.value === 'all' || row.question.against === against.value),
+  (found.value?.rows ?? []).filter(row => against.value === 'all' || row.question.against === against.value),
 )
 const CHOICES = [
   { id: 'all', title: 'Everything' },
@@ -61,7 +45,7 @@ const CHOICES = [
 function worstOf(set: RadioSet) {
   return (
     worstVerdict(
-      found.value.rows
+      (found.value?.rows ?? [])
         .flatMap(row => row.answers.filter(({ set: other }) => other.id === set.id))
         .map(({ answer }) => ({ member: answer, verdict: answer.verdict })),
     )?.verdict.state ?? 'not-covered'
@@ -114,7 +98,7 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
       <p>Add a radio, its claims and your bench; the findings grow with every reading.</p>
       <div class="row"><VBtn color="primary" :to="placeTo('card')">To card and claims</VBtn></div>
     </section>
-    <SlicedProgress v-else-if="planned.share.value !== null" :share="planned.share.value" words="Planning" />
+    <SlicedProgress v-else-if="!found" :share="share" words="Planning" />
     <div v-else class="sheet scroll" tabindex="0" role="region" aria-label="Findings">
       <table class="matrix">
         <thead>
@@ -128,7 +112,11 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
           </tr>
         </thead>
         <tbody>
-          <KeyingRow v-if="against !== 'claims' && keying.length" :sets="found.sets" :answers="keying" />
+          <KeyingRow
+            v-if="against !== 'claims' && found.keying.length"
+            :sets="found.sets"
+            :answers="found.keying"
+          />
           <tr v-for="row in rows" :key="row.question.id">
             <th scope="row">
               {{ row.question.question }}<span class="small quiet">{{ row.question.detail }}</span>
@@ -160,16 +148,18 @@ function target(row: FindingsRow, set: RadioSet, answer: StationAnswer) {
       <span class="small quiet">{{ shownWords }}</span>
       <VPagination v-model="page" :length="pages" :total-visible="7" density="compact" />
     </div>
-    <MayIKeyTable :answers="keying" />
-    <SlicedProgress :share="judged.share.value" words="What they say together" />
-    <div v-if="said.length" class="remarks">
-      <section v-for="remark in said" :key="remark.id" class="sheet remark">
-        <h2>{{ remark.title }}</h2>
-        <p>{{ remark.text }}</p>
-      </section>
-    </div>
-    <WhatIf v-if="all.length" />
-    <OtherTesters v-if="all.length" />
+    <template v-if="found">
+      <InTurn><MayIKeyTable :answers="found.keying" /></InTurn>
+      <SlicedProgress :share="togetherShare" words="What they say together" />
+      <div v-if="together?.length" class="remarks">
+        <section v-for="remark in together" :key="remark.id" class="sheet remark">
+          <h2>{{ remark.title }}</h2>
+          <p>{{ remark.text }}</p>
+        </section>
+      </div>
+      <InTurn v-if="all.length" :turn="2"><WhatIf /></InTurn>
+      <InTurn v-if="all.length" :turn="3"><OtherTesters /></InTurn>
+    </template>
   </div>
 </template>
 

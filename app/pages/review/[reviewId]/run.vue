@@ -52,11 +52,10 @@ useKeys({ n: beginNext })
     <div class="tops">
       <RunLeft :run="run" :left="state?.left ?? null" :share="share" />
       <RunSavings v-if="run.steps.length" :run="run" />
-      <AlsoStations />
-      <OwnChannel v-if="set" :radio="set" />
+      <InTurn><AlsoStations /><OwnChannel v-if="set" :radio="set" /></InTurn>
     </div>
     <section class="sheet list" aria-label="Steps in order">
-      <RunTable v-if="rows.length" :rows="rows" @begin="begin" />
+      <InTurn v-if="rows.length" :turn="2"><RunTable :rows="rows" @begin="begin" /></InTurn>
       <p v-else-if="openOnly && run.steps.length" class="empty">Nothing is open.</p>
       <p v-else class="empty">
         Nothing is planned yet. The run follows from the card, the claims, the rulebooks and the bench.
