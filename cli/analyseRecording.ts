@@ -67,7 +67,8 @@ function channelUse({ name, format, mayBeIq }: Recording, as: 'iq' | 'audio', ch
   const count = as === 'iq' ? Math.floor(format.channels / 2) : format.channels
   if (channel >= count)
     throw new UsageError(
-      `“${name}” has ${count} ${as === 'iq' ? 'pair(s) of I and Q' : 'channel(s)'}, counted from 0; there is no ${channel}.`,
+      `“${name}” has ${count} ${as === 'iq' ? 'pair(s) of I and Q' : 'channel(s)'}, counted from 0; ` +
+        `there is no ${channel}.`,
     )
   return as === 'iq' ? { kind: 'iq', pair: channel } : { kind: 'audio', channel }
 }

@@ -155,5 +155,6 @@ function tip(one: { value?: unknown; name?: string }, levelName: string): string
   const value = Array.isArray(one.value) ? (one.value as number[]) : []
   return value.length < 2
     ? ''
-    : `${one.name ? `${escapeHtml(one.name)}<br>` : ''}${printHz(value[0]!, 4)}, ${printSigned(value[1]!, 1)} ${levelName}`
+    : `${one.name ? `${escapeHtml(one.name)}<br>` : ''}${printHz(value[0]!, 4)}, ` +
+        `${printSigned(value[1]!, 1)} ${levelName}`
 }

@@ -32,7 +32,8 @@ export function buildVswrOption({ palette, antennas, label, usual }: VswrInput):
   return {
     ...baseOption(palette, ({ seriesName, value }) =>
       Array.isArray(value)
-        ? `${escapeHtml(seriesName ?? '')}: ${printVswr((value as number[])[1]!)} at ${(value as number[])[0]!.toFixed(3)} MHz`
+        ? `${escapeHtml(seriesName ?? '')}: ${printVswr((value as number[])[1]!)} at ` +
+          `${(value as number[])[0]!.toFixed(3)} MHz`
         : '',
     ),
     grid: { left: 44, right: 20, top: 32, bottom: 40 },

@@ -113,7 +113,10 @@ export function refusalWords(error: unknown): string {
   if (!(error instanceof DOMException)) return plainWords(error)
   switch (error.name) {
     case 'NotAllowedError':
-      return 'The browser was not allowed to listen. Allow the microphone for this page, beside the address, and press Listen; or type what the meter shows.'
+      return (
+        'The browser was not allowed to listen. Allow the microphone for this page, ' +
+        'beside the address, and press Listen; or type what the meter shows.'
+      )
     case 'NotFoundError':
     case 'OverconstrainedError':
       return 'There is no such input. Plug the sound card in and press Listen; or bring in a recording.'

@@ -32,7 +32,9 @@ export function useHeatLamps(step: Readonly<Ref<Step | null>>) {
     )
       .filter(({ share }) => share >= WARM)
       .map(({ name, share, leftS }) => ({
-        text: `${name === 'radio' ? 'Radio' : name} ${Math.round(100 * Math.min(9.99, share))} % warm${leftS < 1 ? ': let it rest' : ''}`,
+        text:
+          `${name === 'radio' ? 'Radio' : name} ${Math.round(100 * Math.min(9.99, share))} % ` +
+          `warm${leftS < 1 ? ': let it rest' : ''}`,
         severity: leftS < 1 ? ('danger' as const) : ('caution' as const),
       }))
   })

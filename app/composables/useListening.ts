@@ -178,5 +178,8 @@ async function openInput(
 }
 
 function rateWords(sampleRateHz: number): string {
-  return `The sound card runs at ${sampleRateHz} samples a second: too few for 300 Hz to 3 kHz. Set it to 44 100 or 48 000.`
+  return (
+    `The sound card runs at ${sampleRateHz} samples a second: too few for 300 Hz to 3 kHz. ` +
+    'Set it to 44 100 or 48 000.'
+  )
 }

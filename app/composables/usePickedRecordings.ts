@@ -16,7 +16,8 @@ export function usePickedRecordings(step: Readonly<Ref<Step | null>>) {
       const found = await lookAtRecordings(picked)
       if (found.length === 0)
         throw new Error(
-          'None of these files is a recording known here. Known: WAV, and SigMF as two files or an archive. Nothing was brought in.',
+          'None of these files is a recording known here. Known: WAV, ' +
+            'and SigMF as two files or an archive. Nothing was brought in.',
         )
       files.value = picked
       looks.value = found

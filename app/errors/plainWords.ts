@@ -10,5 +10,8 @@ export function plainWords(error: unknown): string {
   const name = error instanceof Error || error instanceof DOMException ? ` (${error.name})` : ''
   if (error instanceof DOMException && error.name === 'NotReadableError')
     return 'The file changed or went away while it was read. Nothing was kept; bring it in again.'
-  return `Something in the program or the browser failed${name}. What was kept is as it was; load the page again if it stays so.`
+  return (
+    `Something in the program or the browser failed${name}. What was kept is as it was; ` +
+    'load the page again if it stays so.'
+  )
 }

@@ -183,7 +183,8 @@ async function found(lead: SerialLead, how: Speaking): Promise<OpenPort> {
   if (ports.length === 1) return openPort(only, how.baudRate)
   if (!lead.answersAs)
     throw new SerialLinkError(
-      `${ports.length} leads of this make are plugged in, and nothing tells them apart: choose this instrument’s lead once more on the bench page, and it is asked for its name.`,
+      `${ports.length} leads of this make are plugged in, and nothing tells them apart: ` +
+        'choose this instrument’s lead once more on the bench page, and it is asked for its name.',
     )
   for (const port of ports) {
     const one = await openPort(port, how.baudRate).catch(() => null)

@@ -21,7 +21,8 @@ export type ServerState =
 export const serverState = shallowRef<ServerState>({ is: 'unknown' })
 
 const WITHOUT =
-  'This page comes without a server: instruments on the network cannot be reached from it. Serial leads, files and typing work.'
+  'This page comes without a server: instruments on the network cannot be reached from it. ' +
+  'Serial leads, files and typing work.'
 
 /** Looks for the server once; after it was gone, again. */
 export async function lookForServer(): Promise<ServerState> {

@@ -67,7 +67,10 @@ function beginSeeded(): void {
 const recordWords = computed(() => {
   const { ranges, held, chance } = record.value
   if (ranges === 0) return 'No envelope was opened yet.'
-  return `${held} of ${ranges} ranges held the truth (95 % asked: ${chance.low} to ${chance.high} is what chance allows; those of one evening share what one meter and one way are off by, and go together more than that).`
+  return (
+    `${held} of ${ranges} ranges held the truth (95 % asked: ${chance.low} to ${chance.high} is what chance allows; ` +
+    'those of one evening share what one meter and one way are off by, and go together more than that).'
+  )
 })
 const share = (count: number) => `${(100 * count) / Math.max(1, record.value.ranges)}%`
 </script>

@@ -90,7 +90,10 @@ const measured = ref('0.01')
 const bandwidth = computed(() => {
   const [a, b] = [reference.value, measured.value].map(text => parseFrequency(text))
   if (a?.ok && b?.ok)
-    return `${printDb(bandwidthConversionDb(a.frequencyHz, b.frequencyHz), 2)} higher in the first, for a noise-like signal; a plain carrier reads the same`
+    return (
+      `${printDb(bandwidthConversionDb(a.frequencyHz, b.frequencyHz), 2)} higher in the first, ` +
+      'for a noise-like signal; a plain carrier reads the same'
+    )
   if (a?.ok === false) return a.message
   if (b?.ok === false) return b.message
   return ''

@@ -46,7 +46,8 @@ export class NoStorageError extends Error {
     }
     super(
       `${said[why]}, so nobody knows what is on this shelf, and nothing can be kept. Nothing was changed. ` +
-        'A private window or a policy may forbid it, or another tab may hold it: close other tabs of this page and load it again. ' +
+        'A private window or a policy may forbid it, or another tab may hold it: ' +
+        'close other tabs of this page and load it again. ' +
         (why === 'silent' ? 'If it answers late, this goes on by itself.' : ''),
       { cause },
     )

@@ -269,7 +269,8 @@ async function sound(read: ReadBack): Promise<Review> {
 function newerVersion(got = REVIEW_SCHEMA_VERSION + 1): CoreError<'newer-version'> {
   return new CoreError(
     'newer-version',
-    'This review was saved by a newer version of the program. Nothing was changed. Reload the page to get that version.',
+    'This review was saved by a newer version of the program. Nothing was changed. ' +
+      'Reload the page to get that version.',
     { got, known: REVIEW_SCHEMA_VERSION },
   )
 }

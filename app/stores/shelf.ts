@@ -112,7 +112,8 @@ export const useShelfStore = defineStore('shelf', () => {
 })
 
 const backWords = (count: number) =>
-  `The browser had lost its database. ${count === 1 ? 'One review is' : `${count} reviews are`} back from the second copy.`
+  `The browser had lost its database. ${count === 1 ? 'One review is' : `${count} reviews are`} back ` +
+  'from the second copy.'
 
 /** The demo review, made by the server: what makes it would weigh on the first screen. */
 async function demoFromServer(version: string): Promise<ReviewBundle> {

@@ -35,7 +35,8 @@ function theCrew(): Crew {
         dismiss()
         reject(
           new Error(
-            'The part of the program that reads recordings did not start. Nothing was kept; reload the page and try again.',
+            'The part of the program that reads recordings did not start. Nothing was kept; ' +
+              'reload the page and try again.',
           ),
         )
       }),

@@ -22,7 +22,8 @@ async function asked<T>(
   const worker = new Worker(new URL('./review.worker.ts', import.meta.url), { type: 'module' })
   const broken = brokenWorker(
     worker,
-    'The part of the program that looks through reviews did not start. Nothing was changed; reload the page and try again.',
+    'The part of the program that looks through reviews did not start. Nothing was changed; ' +
+      'reload the page and try again.',
   )
   try {
     const answer = await Promise.race([ask(wrap<ReviewWorker>(worker) as unknown as ReviewWorker), broken])

@@ -21,7 +21,8 @@ export async function askTraceWorker<T>(
         remote = null
         reject(
           new Error(
-            'The part of the program that reads traces did not start. Nothing was brought in; reload the page and try again.',
+            'The part of the program that reads traces did not start. Nothing was brought in; ' +
+              'reload the page and try again.',
           ),
         )
       }),

@@ -101,7 +101,9 @@ function calibrations(input: BenchCheckInput): BenchCheck[] {
   return calibrationAges(input.chain, input.calibration).map(({ partId, partName, days, stale }) =>
     stale
       ? check(`calibration:${partId}`, 'caution', {
-          title: `${partName} was measured ${days} days ago, more than the ${input.calibration!.maxAgeDays} days this review allows.`,
+          title:
+            `${partName} was measured ${days} days ago, ` +
+            `more than the ${input.calibration!.maxAgeDays} days this review allows.`,
           text: 'Measure this path again before you rely on it.',
           lamp: 'Calibration out of date',
           partId,
@@ -138,7 +140,9 @@ function offset(input: BenchCheckInput, instrument: Instrument): BenchCheck[] {
     ? [
         check('offset', 'caution', {
           title,
-          text: `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, as long as the instrument really is set to ${printSigned(set, 2)} dB.`,
+          text:
+            `That is up to ${printNumber(off, 1)} dB apart. Readings are put right here, ` +
+            `as long as the instrument really is set to ${printSigned(set, 2)} dB.`,
           lamp: `Offset ${printSigned(set, 1)} dB on the instrument`,
         }),
       ]

@@ -101,17 +101,26 @@ function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
   ]
 }
 
+const flatnessInWords = (flatnessDb: number | null): string =>
+  flatnessDb === null ? '' : `, of which ${printPlusMinus(flatnessDb)} over frequency`
+
+const referenceInWords = (referencePpm: number | null): string =>
+  referencePpm === null ? '' : `, reference ±${referencePpm} ppm`
+
 /** The instrument's accuracy in words: `±5 % of full scale, 20 W` or `±2 dB`. */
 export function accuracyInWords(instrument: Instrument): string {
   if (instrument.kind === 'spectrum-analyser')
-    return `${printPlusMinus(instrument.amplitudeAccuracyDb)}${instrument.flatnessDb === null ? '' : `, of which ${printPlusMinus(instrument.flatnessDb)} over frequency`}`
+    return printPlusMinus(instrument.amplitudeAccuracyDb) + flatnessInWords(instrument.flatnessDb)
   if (instrument.kind === 'signal-generator')
     return `${printPlusMinus(instrument.levelAccuracyDb)} of its level`
   if (instrument.kind === 'audio-meter') return `${printPlusMinus(instrument.sinadDb)} in SINAD`
   if (instrument.kind === 'ac-voltmeter') return `±${instrument.accuracyPercent} % of reading`
   if (instrument.kind === 'antenna-analyser') return `${instrument.directivityDb} dB of directivity`
   if (instrument.kind === 'receiver')
-    return `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios${instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`}`
+    return (
+      `±${instrument.deviationPercent} % of deviation, ${printPlusMinus(instrument.ratioDb)} in ratios` +
+      referenceInWords(instrument.referencePpm)
+    )
   return instrument.accuracyOf === 'reading'
     ? `±${instrument.accuracyPercent} % of reading`
     : `±${instrument.accuracyPercent} % of full scale (${instrument.fullScaleW} W)`

@@ -82,15 +82,21 @@ function outcomeOf(
   if (excessDb >= insideDb - rangeDb)
     return {
       outcome: 'analyser',
-      words: `It fell by ${printDb(excessDb)} more than the pad: it is made in the analyser. Keep the pad in, and read again.`,
+      words:
+        `It fell by ${printDb(excessDb)} more than the pad: it is made in the analyser. ` +
+        'Keep the pad in, and read again.',
     }
   if (excessDb > 0)
     return {
       outcome: 'both',
-      words: `It fell by ${printDb(excessDb)} more than the pad: partly made in the analyser. Add padding until it follows the pad.`,
+      words:
+        `It fell by ${printDb(excessDb)} more than the pad: partly made in the analyser. ` +
+        'Add padding until it follows the pad.',
     }
   return {
     outcome: 'cannot-tell',
-    words: `It fell by ${printDb(-excessDb)} less than the pad, which nothing explains: is the pad what it says, was the radio at the same power?`,
+    words:
+      `It fell by ${printDb(-excessDb)} less than the pad, which nothing explains: ` +
+      'is the pad what it says, was the radio at the same power?',
   }
 }

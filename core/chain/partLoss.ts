@@ -20,7 +20,9 @@ export function partLossAt(part: Part, frequencyHz: number): LossAnswer {
   if (!below || !above)
     return {
       known: false,
-      why: `The loss table of ${part.name} runs from ${printFrequencyShort(first.frequencyHz)} to ${printFrequencyShort(last.frequencyHz)}, and ${printMhz(frequencyHz)} lies outside.`,
+      why:
+        `The loss table of ${part.name} runs from ${printFrequencyShort(first.frequencyHz)} to ` +
+        `${printFrequencyShort(last.frequencyHz)}, and ${printMhz(frequencyHz)} lies outside.`,
     }
   if (above.frequencyHz === below.frequencyHz) return { known: true, lossDb: below.lossDb }
   const way = Math.log(frequencyHz / below.frequencyHz) / Math.log(above.frequencyHz / below.frequencyHz)

@@ -36,8 +36,14 @@ export function outOfReachInWords(
   if (first === undefined) return null
   const beyondInstrument = missing.filter(n => n * carrierHz > instrument.toHz)
   if (beyondInstrument.length === missing.length)
-    return `×${first}${first < highest ? ' and up' : ''} of ${printMhz(carrierHz)} ${first < highest ? 'lie' : 'lies'} above ${printFrequencyShort(instrument.toHz)}: not covered`
-  return `${harmonicList(missing)} of ${printMhz(carrierHz)}: not covered. ${whyNot(chain, instrument, first * carrierHz)}`
+    return (
+      `×${first}${first < highest ? ' and up' : ''} of ${printMhz(carrierHz)} ` +
+      `${first < highest ? 'lie' : 'lies'} above ${printFrequencyShort(instrument.toHz)}: not covered`
+    )
+  return (
+    `${harmonicList(missing)} of ${printMhz(carrierHz)}: not covered. ` +
+    `${whyNot(chain, instrument, first * carrierHz)}`
+  )
 }
 
 /** Harmonic numbers as a person lists them: `×3, ×5 to ×8`. */

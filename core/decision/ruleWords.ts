@@ -14,7 +14,9 @@ export interface DecisionRuleWords {
 export const decisionRuleWords: Readonly<Record<DecisionRule, DecisionRuleWords>> = {
   'sure-either-way': {
     title: 'Sure either way',
-    text: 'Inside when the true value complies with at least 95 % probability, outside when it does with 5 % or less, otherwise too close to call.',
+    text:
+      'Inside when the true value complies with at least 95 % probability, ' +
+      'outside when it does with 5 % or less, otherwise too close to call.',
     promise: 'A radio right at its limit is called inside, or outside, at most one time in twenty.',
     source: 'JCGM 106:2012; recalled',
   },
@@ -32,9 +34,12 @@ export const decisionRuleWords: Readonly<Record<DecisionRule, DecisionRuleWords>
   },
   'four-states': {
     title: 'Pass, conditional pass, conditional fail, fail',
-    text: 'Pass when the whole 95 % range is inside, fail when all of it is outside; in between conditional pass or conditional fail by the value.',
+    text:
+      'Pass when the whole 95 % range is inside, fail when all of it is outside; ' +
+      'in between conditional pass or conditional fail by the value.',
     promise:
-      'Pass and fail are wrong at most one time in forty for a radio right at its limit; a conditional answer may be wrong every second time.',
+      'Pass and fail are wrong at most one time in forty for a radio right at its limit; ' +
+      'a conditional answer may be wrong every second time.',
     source: 'ILAC-G8:09/2019, 4.2.3; recalled',
   },
 }

@@ -48,7 +48,9 @@ function emptyDemo(): Review {
       alsoStations: [...DEMO_ALSO_STATIONS],
     },
     purpose:
-      'A mountain race needs radios for forty marshals. Which of these may be keyed on 2 m with a clear conscience, and do they make the power on the box? All names and figures are invented.',
+      'A mountain race needs radios for forty marshals. ' +
+      'Which of these may be keyed on 2 m with a clear conscience, ' +
+      'and do they make the power on the box? All names and figures are invented.',
     reviewer: 'Demo bench',
     sets: structuredCopy(demoSets),
     instruments: structuredCopy(demoInstruments),

@@ -140,10 +140,12 @@ function stripNode(verdict: Verdict): SvgNode {
 const STYLE = [
   `body{margin:0;background:${DAY.paper};color:${DAY.ink};font:16px/1.5 ${TEXT_FACE}}`,
   `main{max-width:${WIDTH}px;margin:24px auto;padding:28px 32px;background:${DAY.sheet};border:1px solid ${DAY.line}}`,
-  `h1{font-size:28px;line-height:1.2;margin:0}h2{font-size:20px;margin:32px 0 6px;border-bottom:1px solid ${DAY.line2}}`,
+  'h1{font-size:28px;line-height:1.2;margin:0}h2{font-size:20px;margin:32px 0 6px;border-bottom:1px ' +
+    `solid ${DAY.line2}}`,
   `.quiet,figcaption{color:${DAY.ink2};font-size:14px}p,ul,dl{margin:8px 0;overflow-wrap:anywhere}`,
   'dl{display:grid;grid-template-columns:130px minmax(0,1fr);gap:2px 14px}dd{margin:0}',
-  `dt{color:${DAY.ink2}}figure{margin:18px 0}figure svg,table{max-width:100%}figure svg,img{height:auto;max-width:100%}`,
+  `dt{color:${DAY.ink2}}figure{margin:18px 0}figure svg,table{max-width:100%}figure ` +
+    'svg,img{height:auto;max-width:100%}',
   'table{border-collapse:collapse;font-size:14px;margin:12px 0;width:100%}caption{text-align:left;font-weight:700}',
   `th,td{text-align:left;vertical-align:top;padding:3px 8px 3px 0;border-bottom:1px solid ${DAY.line}}`,
   `th{color:${DAY.ink2};font-weight:400}.figure{text-align:right;font-family:${FIGURE_FACE}}footer{margin-top:32px}`,

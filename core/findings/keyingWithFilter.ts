@@ -12,7 +12,9 @@ const MOST_LINES = 200
 
 /** Said beside what a filter would bring. */
 export const FILTER_CAUTION =
-  'Worked out from its loss alone; beyond its table nothing is taken off. A filter sends what it stops back into the radio, which may then make more of it: read the harmonics again with the filter in place before you believe it.'
+  'Worked out from its loss alone; beyond its table nothing is taken off. ' +
+  'A filter sends what it stops back into the radio, which may then make more of it: ' +
+  'read the harmonics again with the filter in place before you believe it.'
 
 /** Reads a filter's loss: one line a frequency, MHz and dB; what follows a # is a remark. */
 export function parseFilterLoss(text: string): FilterRead {

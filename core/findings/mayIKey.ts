@@ -47,7 +47,8 @@ export const KEYING_WORDS: Readonly<Record<KeyingState, KeyingWords>> = {
 
 /** Said beside every answer: a measurement is no permission. */
 export const KEYING_CAUTION =
-  'A reading is no permission: who may transmit where, with what and how strong, your licence and local rules decide. The limits are recalled from memory. This is not legal advice.'
+  'A reading is no permission: who may transmit where, with what and how strong, ' +
+  'your licence and local rules decide. The limits are recalled from memory. This is not legal advice.'
 
 /**
  * May it be keyed, band by band? Drawn from verdicts against limits, never a judgement of its own:
@@ -168,7 +169,9 @@ function unseen(station: Station, results: readonly StepResult[]): KeyingReason[
       ? []
       : [
           {
-            words: `${station.title}, ${placeWords(result)}: ${gaps.map(({ many, what }) => `${many} of ${asked.length} ${what}`).join(', ')}`,
+            words:
+              `${station.title}, ${placeWords(result)}: ` +
+              `${gaps.map(({ many, what }) => `${many} of ${asked.length} ${what}`).join(', ')}`,
             place: { stationId: station.id, stepId: result.step.id, slotId: null },
           },
         ]

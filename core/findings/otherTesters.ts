@@ -45,7 +45,9 @@ function compare(compared: Pick<Comparison, 'figure' | 'set' | 'step' | 'slot'>)
   return {
     ...compared,
     score,
-    words: `${printDbm(oursDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? AGREE : DISAGREE}.`,
+    words:
+      `${printDbm(oursDbm)} here, ${printDbm(figure.levelDbm)} there, ${apart} apart: ` +
+      `E_n ${Math.abs(score.en).toFixed(2)}, ${score.agree ? AGREE : DISAGREE}.`,
   }
 }
 

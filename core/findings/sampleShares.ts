@@ -27,7 +27,9 @@ export function sampleShares(findings: Findings): Remark[] {
           const good = clear.filter(({ answer }) => answer.verdict.state === 'inside').length
           const range = clopperPearson(good, clear.length)
           return [
-            `${question.question} ${good} of ${clear.length} inside: between ${percent(range.low)} and ${percent(range.high)} of units may be.${buyWords(good, clear.length)}`,
+            `${question.question} ${good} of ${clear.length} inside: ` +
+              `between ${percent(range.low)} and ${percent(range.high)} of units may ` +
+              `be.${buyWords(good, clear.length)}`,
           ]
         })
       return lines.length > 0

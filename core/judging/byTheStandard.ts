@@ -24,7 +24,9 @@ export function byTheStandard(judgement: Judgement, value: number | null): Stand
   const state = stateOf(judgement)
   return {
     state,
-    words: `${WORDS[state]}: the measured value against the limit, ${printSigned(verdict.margin)} ${marginUnit(judgement)}`,
+    words:
+      `${WORDS[state]}: the measured value against the limit, ` +
+      `${printSigned(verdict.margin)} ${marginUnit(judgement)}`,
     tooUncertain: limit.decides.largest && tooUncertainWords(judgement, limit.decides.largest, value),
   }
 }

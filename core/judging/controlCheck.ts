@@ -33,7 +33,9 @@ export function evaluateControlCheck(check: ControlCheck, context: Context): Con
   )
   const differenceDb = found.value - check.knownDbm
   const apart = `${printDb(Math.abs(differenceDb))} ${differenceDb < 0 ? 'low' : 'high'}`
-  const seen = `${printDbm(found.value)} today, known to be ${printDbm(check.knownDbm)}: ${apart}, E_n ${Math.abs(score.en).toFixed(2)}.`
+  const seen =
+    `${printDbm(found.value)} today, known to be ${printDbm(check.knownDbm)}: ${apart}, ` +
+    `E_n ${Math.abs(score.en).toFixed(2)}.`
   return {
     found,
     score,

@@ -41,13 +41,15 @@ export function claimNotes(step: Step, found: Found, { limit: limitDbm, verdict 
   return [
     ...(verdict.state === 'too-close'
       ? [
-          `${printWatts(wattsFromDbm(found.value))} ${mayBe} ${printClaimW(claimedW)}: the range reaches across the claim.`,
+          `${printWatts(wattsFromDbm(found.value))} ${mayBe} ${printClaimW(claimedW)}: ` +
+            'the range reaches across the claim.',
         ]
       : []),
     `${printSigned(differenceDb, 2)} dB against the claimed ${printClaimW(claimedW)}: ${farEndWords(differenceDb)}.`,
     ...(toleranceDb > 0
       ? [
-          `Judged with the review’s tolerance of ${printDb(toleranceDb)}: from ${printWatts(wattsFromDbm(limitDbm))} on it counts as met.`,
+          `Judged with the review’s tolerance of ${printDb(toleranceDb)}: ` +
+            `from ${printWatts(wattsFromDbm(limitDbm))} on it counts as met.`,
         ]
       : []),
   ]

@@ -51,7 +51,8 @@ function askedBlocks({ closing = '' }: OutgoingWords): ReportBlock[] {
 
 const ASKED = [
   'Please tell us if you read these units, or units of the same batch, differently, and how you measured.',
-  'We repeat any of these readings on request: on these units, on units you send, with your engineer present or watching.',
+  'We repeat any of these readings on request: on these units, on units you send, ' +
+    'with your engineer present or watching.',
   'If a claim or a marking is meant in another way than we took it, please tell us which, and we judge again.',
   'What you answer will stand beside our figures where we publish them, if you agree.',
 ] as const
@@ -61,11 +62,20 @@ function opening({ name, sets }: Model, context: Context, { mark }: LetterStamp)
   return [
     {
       kind: 'paragraph',
-      text: `We measured ${units} of the ${name}. Below stand the figures that lie outside a limit or a figure of yours, those that are too close to tell, and how many lie inside. A few units do not speak for a model, and ours may differ from what you make.`,
+      text:
+        `We measured ${units} of the ${name}. Below stand the figures that lie outside a limit ` +
+        'or a figure of yours, those that are too close to tell, and how many lie inside. ' +
+        'A few units do not speak for a model, and ours may differ from what you make.',
     },
     {
       kind: 'paragraph',
-      text: `Limits are those of ${context.rulebooks.map(({ title, edition }) => `${title} (${edition})`).join('; ')}, as we recall them; the clauses are named so that you can compare the current text.${mark === '' ? '' : ` The review file with every reading is publication ${mark}; it can be opened and worked out again.`}`,
+      text:
+        'Limits are those of ' +
+        `${context.rulebooks.map(({ title, edition }) => `${title} (${edition})`).join('; ')}, ` +
+        'as we recall them; the clauses are named so that you can compare the current text.' +
+        (mark === ''
+          ? ''
+          : ` The review file with every reading is publication ${mark}; it can be opened and worked out again.`),
     },
   ]
 }
@@ -116,7 +126,8 @@ function unitBlocks(set: RadioSet, figures: readonly LetterFigure[]): ReportBloc
       text:
         figures.length === 0
           ? 'Nothing that is judged was read on it.'
-          : `${inside} of ${figures.length} figures that were judged lie inside${listed.length === 0 ? '; none is outside, and none too close to tell' : ''}.`,
+          : `${inside} of ${figures.length} figures that were judged lie ` +
+            `inside${listed.length === 0 ? '; none is outside, and none too close to tell' : ''}.`,
     },
   ]
 }

@@ -176,7 +176,8 @@ export function readBenchFile(text: string, fileName: string): OwnBench {
   if (typeof data.formatVersion === 'number' && data.formatVersion > FORM)
     throw new CoreError(
       'newer-version',
-      `“${fileName}” was written by a newer version (form ${data.formatVersion}; this one knows ${FORM}). Nothing was changed.`,
+      `“${fileName}” was written by a newer version (form ${data.formatVersion}; ` +
+        `this one knows ${FORM}). Nothing was changed.`,
       { got: data.formatVersion, known: FORM },
     )
   return validBench(data.bench, fileName)

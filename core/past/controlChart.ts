@@ -46,14 +46,19 @@ export function chartState(points: readonly ControlPoint[]): { state: ChartState
   if (Math.abs(last.offDb) > last.rangeDb)
     return {
       state: 'beyond',
-      words: `The last reading is ${printDb(Math.abs(last.offDb))} ${last.offDb > 0 ? 'high' : 'low'}, more than the ±${printDb(last.rangeDb)} it leaves open: look for what changed before you measure on.`,
+      words:
+        `The last reading is ${printDb(Math.abs(last.offDb))} ` +
+        `${last.offDb > 0 ? 'high' : 'low'}, more than the ±${printDb(last.rangeDb)} it leaves open: ` +
+        'look for what changed before you measure on.',
     }
   const tail = sorted.slice(-RUN)
   const side = Math.sign(last.offDb)
   if (tail.length === RUN && side !== 0 && tail.every(({ offDb }) => Math.sign(offDb) === side))
     return {
       state: 'shifted',
-      words: `The last ${RUN} readings all lie ${side > 0 ? 'above' : 'below'} what is known of it: the bench has shifted, or the radio has.`,
+      words:
+        `The last ${RUN} readings all lie ${side > 0 ? 'above' : 'below'} what is known of it: ` +
+        'the bench has shifted, or the radio has.',
     }
   if (sorted.length < FEW)
     return {

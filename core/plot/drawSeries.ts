@@ -86,7 +86,9 @@ function arrow(
   const [long, tip] = [round(way * size * 0.9), round(way * size * 0.35)]
   const wing = round(size * 0.3)
   return svg('path', {
-    d: `M${round(at - wing)} ${level}h${2 * wing}M${at} ${level}v${long}m${-wing} ${-tip}l${wing} ${tip}l${wing} ${-tip}`,
+    d:
+      `M${round(at - wing)} ${level}h${2 * wing}M${at} ${level}v${long}m${-wing} ${-tip}l${wing} ` +
+      `${tip}l${wing} ${-tip}`,
     ...{ stroke: colour, fill: 'none', 'stroke-width': round(size / 8) },
   })
 }

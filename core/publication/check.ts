@@ -83,7 +83,8 @@ export function checkedWords(checked: CheckedPublication): string {
       return 'Its signature does not fit: the publication itself was changed after it was signed.'
     case 'changed-since':
       return changedAttachments.length > 0 && checked.isSameReview
-        ? `The review is the one that was published, but ${changedAttachments.length} of the traces, curves, pictures or clips beside it are not, or are not there; ${count}.`
+        ? `The review is the one that was published, but ${changedAttachments.length} of the traces, ` +
+            `curves, pictures or clips beside it are not, or are not there; ${count}.`
         : `The review in this file is not the one that was published; ${count}.`
   }
 }

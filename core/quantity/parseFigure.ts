@@ -112,8 +112,7 @@ export function printFigure(value: number, unit: FigureUnit): string {
   if (unit === 'A') return printAmperes(value)
   if (unit === 'VSWR') return printVswr(value)
   if (unit === 'Ω') return printOhm(value)
-  return `${unit === 'dB' || unit === 'dBm' ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)}${UNIT_SPACE}${unit}`.replace(
-    '-',
-    MINUS,
-  )
+  const isLevel = unit === 'dB' || unit === 'dBm'
+  const digits = isLevel ? printSigned(value, 1) : printNumber(value, unit === '°C' ? 0 : 2)
+  return `${digits}${UNIT_SPACE}${unit}`.replace('-', MINUS)
 }

@@ -161,5 +161,8 @@ function exampleFor(unit: LevelUnit): string {
 function unknownUnit(unitText: string, bareUnit: LevelUnit): string {
   if (/^dbc$/i.test(unitText))
     return 'A figure in dBc hangs on the carrier. Type the level the instrument shows, in dBm.'
-  return `The unit “${unitText}” is not one for a level. Known here: W, mW, µW, dBm, dBW, µV, mV, V, dBµV, with emf for the open voltage; without a unit it is ${bareUnit}.`
+  return (
+    `The unit “${unitText}” is not one for a level. Known here: W, mW, µW, dBm, dBW, µV, mV, V, ` +
+    `dBµV, with emf for the open voltage; without a unit it is ${bareUnit}.`
+  )
 }

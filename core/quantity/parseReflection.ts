@@ -30,7 +30,8 @@ export function parseReflection(text: string): ReflectionRead | ParseRefusal {
   const number = readNumber(trimmed.replace(/\s*:\s*1$/, '').replace(/^vswr\s*/i, ''))
   if (!number)
     return refuse(
-      `“${trimmed}” has no number at its start. Type a VSWR such as 1.5, a return loss such as 14 dB, or a resistance such as 75 Ω.`,
+      `“${trimmed}” has no number at its start. Type a VSWR such as 1.5, ` +
+        'a return loss such as 14 dB, or a resistance such as 75 Ω.',
     )
   const unit = unitFrom(number.unitText)
   if (!unit)

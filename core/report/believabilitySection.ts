@@ -31,7 +31,8 @@ export function believabilitySection(context: Context): ReportSection {
 }
 
 const NOTHING_WORDS =
-  'No path was measured, no pad test made, no control radio read, and nobody else’s figures are compared. The ranges rest on data sheets and assumptions as listed.'
+  'No path was measured, no pad test made, no control radio read, ' +
+  'and nobody else’s figures are compared. The ranges rest on data sheets and assumptions as listed.'
 
 function list(lead: string, items: string[]): ReportBlock[] {
   return items.length > 0 ? [{ kind: 'list', items: [lead, ...items] }] : []

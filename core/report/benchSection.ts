@@ -43,7 +43,9 @@ export function benchSection(context: Context): ReportSection {
     {
       kind: 'paragraph',
       quiet: true,
-      text: `Mismatch is counted between every two facing ports. The radio’s output VSWR is assumed to be ${ASSUMED_RADIO_VSWR}.`,
+      text:
+        'Mismatch is counted between every two facing ports. ' +
+        `The radio’s output VSWR is assumed to be ${ASSUMED_RADIO_VSWR}.`,
     },
   ]
   return {
@@ -62,9 +64,15 @@ function windowInWords(instrument: Instrument): string {
     case 'receiver':
       return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`
     case 'spectrum-analyser':
-      return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
+      return (
+        `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}, ` +
+        `floor ${printDbm(instrument.floorDbm, 0)} in ${printFrequencyShort(instrument.resolutionBandwidthHz)}`
+      )
     case 'power-meter':
-      return `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ${instrument.inLine ? 'in line' : 'terminating'}`
+      return (
+        `${printClaimW(instrument.fullScaleW)} full scale, bears ${printClaimW(instrument.maxInputW)}, ` +
+        (instrument.inLine ? 'in line' : 'terminating')
+      )
     case 'signal-generator':
       return `${generatorInWords(instrument)}${reference}`
     case 'audio-meter':
@@ -89,9 +97,12 @@ function generatorInWords(generator: SignalGenerator): string {
 }
 
 function chainTable(chain: Chain, instrument: Instrument | undefined): ReportBlock {
+  const offset = printSigned(chain.offsetOnInstrumentDb, 2)
   return {
     kind: 'table',
-    caption: `Chain “${chain.name}” into ${instrument?.name ?? 'no instrument'}, revision ${chain.revision}${chain.offsetOnInstrumentDb === 0 ? '' : `, offset on the instrument ${printSigned(chain.offsetOnInstrumentDb, 2)} dB`}`,
+    caption:
+      `Chain “${chain.name}” into ${instrument?.name ?? 'no instrument'}, revision ${chain.revision}` +
+      (chain.offsetOnInstrumentDb === 0 ? '' : `, offset on the instrument ${offset} dB`),
     widths: [30, 34, 16, 10, 10],
     head: [
       { text: 'Part' },

@@ -107,7 +107,8 @@ function factsOf(context: Context): ReportBlock {
       ['Radios', fewNames(sets.map(setName), '; ') || 'none yet'],
       [
         'Readings',
-        `${levels} levels and ${readings.length - levels} other figures, first ${days[0] ?? '–'}, last ${days.at(-1) ?? '–'}`,
+        `${levels} levels and ${readings.length - levels} other figures, first ${days[0] ?? '–'}, ` +
+          `last ${days.at(-1) ?? '–'}`,
       ],
     ],
   }
@@ -126,7 +127,9 @@ function findingsBlocks(set: RadioSet, index: number, rows: readonly FindingsRow
           {
             kind: 'paragraph',
             quiet: true,
-            text: `${roleName(set)}, not measured or left out: ${open.map(({ question }) => question.question).join(' ')}`,
+            text:
+              `${roleName(set)}, not measured or left out: ` +
+              `${open.map(({ question }) => question.question).join(' ')}`,
           },
         ]
       : []
@@ -172,7 +175,12 @@ function versionsSection(context: Context, stamp: ReportStamp): ReportSection {
     blocks: [
       {
         kind: 'paragraph',
-        text: `Ranges are 95 % ranges of each budget’s own distribution: independent contributions, their characteristic functions multiplied and inverted, Monte Carlo where noise hides a signal (JCGM 100:2008 and 101:2008). The widest here is ${printPlusMinus(widest)}. Every figure is computed from the readings as they were taken; none was typed into this report.`,
+        text:
+          'Ranges are 95 % ranges of each budget’s own distribution: independent contributions, ' +
+          'their characteristic functions multiplied and inverted, ' +
+          'Monte Carlo where noise hides a signal (JCGM 100:2008 and 101:2008). ' +
+          `The widest here is ${printPlusMinus(widest)}. ` +
+          'Every figure is computed from the readings as they were taken; none was typed into this report.',
       },
       {
         kind: 'facts',
@@ -182,7 +190,8 @@ function versionsSection(context: Context, stamp: ReportStamp): ReportSection {
           ['Stations', stations.map(station => `${station.title} ${station.version}`).join(', ')],
           [
             'Review',
-            `${context.review.id}, begun ${context.review.createdAt.slice(0, 10)}, last changed ${context.review.updatedAt.slice(0, 10)}`,
+            `${context.review.id}, begun ${context.review.createdAt.slice(0, 10)}, ` +
+              `last changed ${context.review.updatedAt.slice(0, 10)}`,
           ],
           ['Report made', stamp.at],
         ],

@@ -18,7 +18,9 @@ export function checkBatteryLabel(label: BatteryLabel): BatteryLabelCheck {
       words: 'Volts and ampere-hours give the watt-hours to compare with the label.',
     }
   const productWh = voltageV * capacityAh
-  const sum = `${printNumber(voltageV, decimals(voltageV))} V × ${printNumber(capacityAh, decimals(capacityAh))} Ah = ${printNumber(productWh, 2)} Wh`
+  const sum =
+    `${printNumber(voltageV, decimals(voltageV))} V × ` +
+    `${printNumber(capacityAh, decimals(capacityAh))} Ah = ${printNumber(productWh, 2)} Wh`
   if (energyWh === null) return { kind: 'incomplete', words: `${sum}; the label gives no Wh.` }
   const apart = Math.abs(productWh - energyWh)
   return apart <= Math.max(ROUNDING_WH, energyWh * ROUNDING_SHARE)

@@ -158,7 +158,8 @@ function envelopeOf(text: string, fileName: string): ReviewFileShape {
   if (typeof schemaVersion === 'number' && schemaVersion > REVIEW_SCHEMA_VERSION)
     throw new CoreError(
       'newer-version',
-      `“${fileName}” was written by a newer version (form ${schemaVersion}; this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`,
+      `“${fileName}” was written by a newer version (form ${schemaVersion}; ` +
+        `this one knows ${REVIEW_SCHEMA_VERSION}). Nothing was changed. Update, then open it again.`,
       { got: schemaVersion, known: REVIEW_SCHEMA_VERSION },
     )
   const { error, value } = envelope.validate(data, { convert: false })

@@ -38,7 +38,9 @@ export function reasonFor(
     sentences.push(`${other.clause.clause} would ask for ${printDbm(other.limit.limitDbm, 2)} only.`)
   if (clause.basis === 'erp')
     sentences.push(
-      `The rule counts radiated power (ERP); with the antenna’s ${printSigned(carrier.antennaGainDbd ?? 0)} dB over a dipole that is ${printDbm(limit.limitDbm, 2)} at the socket.`,
+      'The rule counts radiated power (ERP); with the antenna’s ' +
+        `${printSigned(carrier.antennaGainDbd ?? 0)} dB over a dipole that is ` +
+        `${printDbm(limit.limitDbm, 2)} at the socket.`,
     )
   if (clause.note) sentences.push(filled(clause.note, carrier, printDbm(limit.limitDbm, 2)))
   return sentences.join(' ')

@@ -35,7 +35,10 @@ export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigur
     clause: rulebook.title,
     rulebook: headOf(rulebook),
     get reason() {
-      return `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, so its rules do not speak of this carrier. Another rulebook may.`
+      return (
+        `${printMhz(carrier.frequencyHz)} lies in no band of ${rulebook.title}, ` +
+        'so its rules do not speak of this carrier. Another rulebook may.'
+      )
     },
   }
 }
@@ -56,7 +59,8 @@ export function noFigure(rulebook: Rulebook, carrier: CarrierFacts, about: Quant
     reason:
       silent?.words ??
       (vague
-        ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). Put the current text into a rulebook of your own.`
+        ? `${vague.clause} has a figure, but it is recalled too vaguely to judge by (confidence L). ` +
+          'Put the current text into a rulebook of your own.'
         : `${rulebook.title} sets no figure for a carrier on ${printMhz(carrier.frequencyHz)}.`),
   }
 }
@@ -71,7 +75,10 @@ export function outOfBand(
     clause: rulebook.title,
     rulebook: headOf(rulebook),
     get reason() {
-      return `${printMhz(emissionHz)} stands nearer than ${printFrequencyShort(awayHz)} to the carrier: that is out-of-band, and the limit on spurious emissions does not speak of it.`
+      return (
+        `${printMhz(emissionHz)} stands nearer than ${printFrequencyShort(awayHz)} to the ` +
+        'carrier: that is out-of-band, and the limit on spurious emissions does not speak of it.'
+      )
     },
   }
 }

@@ -155,6 +155,15 @@ function slopeWords({ law, a, b }: Extract<PowerLimit, { kind: 'slope' }>): stri
   return `${a}·log(f²/${b})`
 }
 
+type Mask = Extract<PowerLimit, { kind: 'mask' }>
+
+/** Where a step of a mask holds; the last of them has no end. */
+function maskStepWords({ from, to }: Mask['steps'][number], unit: Mask['unit']): string {
+  return unit === 'Hz'
+    ? `${from / 1e3} to ${to >= 1e11 ? '∞' : to / 1e3} kHz off`
+    : `${from} to ${to >= 1e6 ? '∞' : to} % of the bandwidth off`
+}
+
 /** A power limit in words, without a carrier: for lists and the editor. */
 export function powerLimitWords(limit: PowerLimit): string {
   switch (limit.kind) {
@@ -181,10 +190,7 @@ export function powerLimitWords(limit: PowerLimit): string {
         .join('; ')
     case 'mask':
       return limit.steps
-        .map(
-          ({ from, to, limit: inner }) =>
-            `${limit.unit === 'Hz' ? `${from / 1e3} to ${to >= 1e11 ? '∞' : to / 1e3} kHz off` : `${from} to ${to >= 1e6 ? '∞' : to} % of the bandwidth off`}: ${powerLimitWords(inner)}`,
-        )
+        .map(step => `${maskStepWords(step, limit.unit)}: ${powerLimitWords(step.limit)}`)
         .join('; ')
   }
 }

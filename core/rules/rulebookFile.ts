@@ -18,7 +18,8 @@ const DEEPEST = { depth: 24, values: 200_000 }
 
 /** Writes a rulebook as a file others can read, edit and bring in. */
 export function writeRulebookFile(rulebook: Rulebook): string {
-  return `${JSON.stringify({ format: RULEBOOK_FORMAT, formatVersion: RULEBOOK_FORMAT_VERSION, ...rulebook }, null, 2)}\n`
+  const file = { format: RULEBOOK_FORMAT, formatVersion: RULEBOOK_FORMAT_VERSION, ...rulebook }
+  return `${JSON.stringify(file, null, 2)}\n`
 }
 
 /**
@@ -53,7 +54,8 @@ export function readRulebookFile(text: string, fileName: string): Rulebook {
   if (typeof formatVersion === 'number' && formatVersion > RULEBOOK_FORMAT_VERSION)
     throw new CoreError(
       'newer-version',
-      `“${fileName}” was written for a newer version (form ${formatVersion}; this one knows ${RULEBOOK_FORMAT_VERSION}).`,
+      `“${fileName}” was written for a newer version (form ${formatVersion}; ` +
+        `this one knows ${RULEBOOK_FORMAT_VERSION}).`,
       { got: formatVersion, known: RULEBOOK_FORMAT_VERSION },
     )
   return { ...validateRulebook(rest), owner: 'reviewer' }

@@ -212,7 +212,8 @@ function plotsOf(
 }
 
 const CHECK_WORDS =
-  'the review that goes with it opens in Rigorous Meter, which works every figure out again; the limits it judges by are recalled, so read the current text.'
+  'the review that goes with it opens in Rigorous Meter, which works every figure out again; ' +
+  'the limits it judges by are recalled, so read the current text.'
 
 function footOf(
   { measured, notCovered, footer }: Sheet,

@@ -116,12 +116,18 @@ function deviationReceiver(
 
 function tooNarrowWords(sampleRateHz: number, { channelSpacingHz }: Channel): string {
   const wide = Math.round(sampleRateHz / 1e3)
-  return `The recording is ${wide} kHz wide: the neighbouring channels at ${channelSpacingHz / 1e3} kHz do not lie inside.`
+  return (
+    `The recording is ${wide} kHz wide: the neighbouring channels at ${channelSpacingHz / 1e3} ` +
+    'kHz do not lie inside.'
+  )
 }
 
 function spectrumWords({ frames, meanPower, window, enbwHz }: Spectrum): string {
   const resolution = enbwHz < 100 ? enbwHz.toFixed(1) : Math.round(enbwHz)
-  return `${frames} frames of ${meanPower.length} samples, ${WINDOW_TITLES[window]} window, half overlapping; resolution bandwidth ${resolution} Hz.`
+  return (
+    `${frames} frames of ${meanPower.length} samples, ${WINDOW_TITLES[window]} window, ` +
+    `half overlapping; resolution bandwidth ${resolution} Hz.`
+  )
 }
 
 /** What can be read; where it cannot, the reason joins what the analysis does without. */

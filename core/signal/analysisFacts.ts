@@ -46,7 +46,8 @@ const ORDINALS = { 1: 'next', 2: 'second' } as const
 function deviationFacts(deviation: DeviationFound): string[] {
   const { toneHz, subAudible } = deviation
   const facts = [
-    `Deviation +${printHz(deviation.plusHz, 4)}, −${printHz(deviation.minusHz, 4)}, half peak to peak ${printHz(deviation.halfPeakToPeakHz, 4)}, rms ${printHz(deviation.rmsHz, 3)}.`,
+    `Deviation +${printHz(deviation.plusHz, 4)}, −${printHz(deviation.minusHz, 4)}, ` +
+      `half peak to peak ${printHz(deviation.halfPeakToPeakHz, 4)}, rms ${printHz(deviation.rmsHz, 3)}.`,
     deviation.words,
   ]
   if (toneHz)

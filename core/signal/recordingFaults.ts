@@ -45,15 +45,29 @@ export function recordingFaults(
 export function faultWords(fault: RecordingFault): string {
   switch (fault.kind) {
     case 'clipped':
-      return `Clipped: ${percent(fault.share)} of the samples stand on a flat top. What lies beside the signal is only known to be less than it reads; turn the receiver’s gain down and record again.`
+      return (
+        `Clipped: ${percent(fault.share)} of the samples stand on a flat top. ` +
+        'What lies beside the signal is only known to be less than it reads; ' +
+        'turn the receiver’s gain down and record again.'
+      )
     case 'image-taken-off':
-      return `The receiver’s image of the signal, ${under(fault.seenDb)} under it, was taken off; ${under(fault.leftDb)} under it some may be left.`
+      return (
+        `The receiver’s image of the signal, ${under(fault.seenDb)} under it, was taken off; ` +
+        `${under(fault.leftDb)} under it some may be left.`
+      )
     case 'image-unknown':
-      return `Nothing in this recording tells how strong the receiver’s image is; it is taken as ${under(fault.assumedDb)} under the signal at most (assumed). Tune the receiver two channels beside the signal, and it lies out of the way.`
+      return (
+        'Nothing in this recording tells how strong the receiver’s image is; ' +
+        `it is taken as ${under(fault.assumedDb)} under the signal at most (assumed). ` +
+        'Tune the receiver two channels beside the signal, and it lies out of the way.'
+      )
     case 'spike-taken-off':
       return `The receiver’s own spike in the middle, ${printSigned(fault.levelDb)} dB of full scale, was taken off.`
     case 'carrier-at-middle':
-      return `The carrier stands ${printHz(Math.abs(fault.awayHz), 3)} from the middle of the recording, where a receiver puts a spike of its own: tune two channels beside it.`
+      return (
+        `The carrier stands ${printHz(Math.abs(fault.awayHz), 3)} from the middle of the ` +
+        'recording, where a receiver puts a spike of its own: tune two channels beside it.'
+      )
     case 'cut-out':
       return `${fault.seconds.toFixed(2)} s around key-downs and without a carrier were left out of the spectrum.`
   }

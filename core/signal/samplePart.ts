@@ -22,7 +22,8 @@ export function samplesOfPart(
     const whole = sampleCount / sampleRateHz
     throw new CoreError(
       'too-few',
-      `Nothing lies ${partRange({ fromS, toS })}: the recording is ${whole.toFixed(2)} s long. Put both ends inside it, the first before the second.`,
+      `Nothing lies ${partRange({ fromS, toS })}: the recording is ${whole.toFixed(2)} s long. ` +
+        'Put both ends inside it, the first before the second.',
       { name: 'samples', got: Math.max(0, end - first), min: 1 },
     )
   }

@@ -3,7 +3,8 @@
  * decide.
  */
 export const TRANSMIT_CAUTIONS: readonly string[] = [
-  'Transmit only into a rated load unless you are licensed for this frequency, mode and power. Local rules and your licence decide; this is not legal advice.',
+  'Transmit only into a rated load unless you are licensed for this frequency, mode and power. ' +
+    'Local rules and your licence decide; this is not legal advice.',
   'Loads and pads get hot enough to burn, and RF burns. Keep off connectors while keyed.',
 ]
 

@@ -174,7 +174,8 @@ function addDoubts(given: ToCorrect, context: Context, notes: string[]): void {
   for (const age of agesOf(given, context))
     if (age.stale)
       notes.push(
-        `The path through ${age.partName} had been measured ${age.days} days before, more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`,
+        `The path through ${age.partName} had been measured ${age.days} days before, ` +
+          `more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`,
       )
 }
 

@@ -30,7 +30,8 @@ export function betweenPoints({ doubt }: SeenLevel, notes: string[]): Contributi
   const halfWidthDb = steppedTraceLossDb(doubt.stepHz, doubt.resolutionBandwidthHz)
   if (halfWidthDb > 0.05)
     notes.push(
-      `A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`,
+      `A peak between two points of the trace reads up to ${printDb(halfWidthDb, 2)} low; ` +
+        `the mean of that, ${printDb(halfWidthDb * BETWEEN_POINTS_MEAN, 2)}, is added.`,
     )
   return contribution({
     id: 'steps',
@@ -51,7 +52,8 @@ const RANGE_OVER_DEVIATION = [0, 0, 1.128, 1.693, 2.059, 2.326, 2.534, 2.704, 2.
 export function sweepsApart({ sweeps }: SeenLevel, notes: string[]): Contribution | null {
   if (!sweeps || sweeps.spreadDb === 0) return null
   notes.push(
-    `The trace says ${sweeps.levels} different things of this frequency, ${printDb(sweeps.spreadDb)} apart: the middle of them is taken, and the rest is left open.`,
+    `The trace says ${sweeps.levels} different things of this frequency, ` +
+      `${printDb(sweeps.spreadDb)} apart: the middle of them is taken, and the rest is left open.`,
   )
   const known = RANGE_OVER_DEVIATION.length - 1
   const deviationDb = sweeps.spreadDb / RANGE_OVER_DEVIATION[Math.min(sweeps.levels, known)]!

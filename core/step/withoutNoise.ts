@@ -114,7 +114,8 @@ function addNotes(
 ): void {
   if (isUpperBound)
     notes.push(
-      `${aboveFloorDb < 3 ? 'Within 3 dB of' : `Only ${printDb(aboveFloorDb)} above`} the noise at ${printDbm(floorDbm, 0)}: the true level is at most this.`,
+      `${aboveFloorDb < 3 ? 'Within 3 dB of' : `Only ${printDb(aboveFloorDb)} above`} the noise at ` +
+        `${printDbm(floorDbm, 0)}: the true level is at most this.`,
     )
   else if (aboveFloorDb < CORRECT_BELOW_DB)
     notes.push(

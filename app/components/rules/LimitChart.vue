@@ -20,10 +20,14 @@ const option = computed(() =>
     carrierDbm,
   }),
 )
-const spoken = computed(
-  () =>
-    `Limits over frequency. ${curves.map(({ rulebook, answer }) => `${rulebook.title}: ${answer.kind === 'limit' ? `${printDbm(answer.limitDbm, 2)} at the second harmonic` : 'no figure'}`).join('; ')}`,
-)
+
+function curveWords({ rulebook, answer }: LimitCurve): string {
+  const found =
+    answer.kind === 'limit' ? `${printDbm(answer.limitDbm, 2)} at the second harmonic` : 'no figure'
+  return `${rulebook.title}: ${found}`
+}
+
+const spoken = computed(() => `Limits over frequency. ${curves.map(curveWords).join('; ')}`)
 </script>
 
 <template>

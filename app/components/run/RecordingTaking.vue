@@ -20,7 +20,8 @@ function take(files: File[]): void {
   if (files.some(({ name }) => isRecordingName(name))) void recordings.bringIn(files)
   else
     ui.sayProblem(
-      `“${files[0]!.name}” is no recording known here. Known: WAV, and SigMF as two files or an archive. Nothing was brought in.`,
+      `“${files[0]!.name}” is no recording known here. ` +
+        'Known: WAV, and SigMF as two files or an archive. Nothing was brought in.',
     )
 }
 

@@ -37,7 +37,10 @@ const socketWords = computed(() => {
   if (socketDbm === null || setDbm.value === null) return ''
   const { pdUv, emfUv } = microvolts(setDbm.value)
   const lossDb = setDbm.value - socketDbm
-  return `${printSignificant(pdUv, 3)} µV pd, ${printSignificant(emfUv, 3)} µV emf on the generator. The path takes ${printDb(lossDb)}: ${printDbm(socketDbm)} at the socket.`
+  return (
+    `${printSignificant(pdUv, 3)} µV pd, ${printSignificant(emfUv, 3)} µV emf on the generator. ` +
+    `The path takes ${printDb(lossDb)}: ${printDbm(socketDbm)} at the socket.`
+  )
 })
 </script>
 

@@ -4,7 +4,8 @@ import type { Step } from '#core/step'
 
 /** Said where volts cannot be told. */
 export const NO_FULL_SCALE =
-  'Volts need a sound card whose full scale is known. Calibrate it on the bench with a voltage you know, and choose its chain here.'
+  'Volts need a sound card whose full scale is known. ' +
+  'Calibrate it on the bench with a voltage you know, and choose its chain here.'
 
 /** All of the band: what a voltmeter would show. */
 export const VOLTMETER_SETTINGS: SinadSettings = {

@@ -16,7 +16,8 @@ export function useTraceFiles() {
     last = picked
     if (picked.size > MAX_TRACE_BYTES) {
       ui.sayProblem(
-        `“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`,
+        `“${picked.name}” has ${Math.round(picked.size / 1e6)} MB; ` +
+          `a trace may have ${MAX_TRACE_BYTES / 1e6} MB. It was not brought in, and everything you had is as it was.`,
       )
       return
     }

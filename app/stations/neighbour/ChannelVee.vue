@@ -51,7 +51,12 @@ const option = computed(() =>
 )
 const spoken = computed(
   () =>
-    `Neighbour channel by ${SCHOOLS[school.value].title}. ${result.words}. ${drawn.value.map(({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`).join('; ')}`,
+    `Neighbour channel by ${SCHOOLS[school.value].title}. ${result.words}. ` +
+    drawn.value
+      .map(
+        ({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`,
+      )
+      .join('; '),
 )
 </script>
 

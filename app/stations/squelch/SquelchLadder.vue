@@ -28,7 +28,13 @@ const option = computed(() =>
 const words = (level: number | null) => (level === null ? 'not read' : printDbm(level))
 const spoken = computed(
   () =>
-    `Squelch. ${result.words}. ${rounds.value.map(({ title, openDbm, closeDbm }) => `${title}: opens at ${words(openDbm)}, closes at ${words(closeDbm)}`).join('; ')}`,
+    `Squelch. ${result.words}. ` +
+    rounds.value
+      .map(
+        ({ title, openDbm, closeDbm }) =>
+          `${title}: opens at ${words(openDbm)}, closes at ${words(closeDbm)}`,
+      )
+      .join('; '),
 )
 </script>
 

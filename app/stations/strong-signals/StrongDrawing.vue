@@ -43,7 +43,11 @@ const survivalOption = computed(
 )
 const spokenBlocking = computed(
   () =>
-    `Blocking. ${drawn.value.map(({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`).join('; ')}`,
+    `Blocking. ${drawn.value
+      .map(
+        ({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`,
+      )
+      .join('; ')}`,
 )
 const spokenSurvival = computed(() => {
   if (!survival.value) return ''

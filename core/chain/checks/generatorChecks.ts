@@ -27,11 +27,16 @@ function reversePower(generator: SignalGenerator, arrivesDbm: number, input: Ben
   const survivesW = generator.reverseW ?? ASSUMED_REVERSE_W
   const spareDb = dbmFromWatts(survivesW) - arrivesDbm
   const said = generator.reverseW === null ? ' (nobody says; assumed)' : ''
-  const title = `Keyed by mistake at ${powerInWords(input)}, the radio would send ${printWatts(wattsFromDbm(arrivesDbm), 2)} into ${generator.name}, which survives ${printClaimW(survivesW)}${said}.`
+  const title =
+    `Keyed by mistake at ${powerInWords(input)}, ` +
+    `the radio would send ${printWatts(wattsFromDbm(arrivesDbm), 2)} into ${generator.name}, ` +
+    `which survives ${printClaimW(survivesW)}${said}.`
   if (spareDb >= NEAR_REVERSE_DB)
     return check('reverse-power', 'ok', { title, lamp: 'Generator survives a keyed radio' })
   const padDb = Math.max(LEAST_PAD_DB, Math.ceil(NEAR_REVERSE_DB - spareDb))
-  const text = `Put ${printDb(padDb, 0)} of pad at the generator’s socket, unplug the microphone and block push-to-talk.`
+  const text =
+    `Put ${printDb(padDb, 0)} of pad at the generator’s socket, ` +
+    'unplug the microphone and block push-to-talk.'
   return spareDb > 0
     ? check('reverse-power', 'caution', { title, text, lamp: 'Generator hardly survives a keyed radio' })
     : check('reverse-power', 'danger', { title, text, lamp: 'A keyed radio would destroy the generator' })
@@ -40,7 +45,9 @@ function reversePower(generator: SignalGenerator, arrivesDbm: number, input: Ben
 function levelsAtSocket(generator: SignalGenerator, stairs: LevelStairs): BenchCheck {
   const lossDb = stairs.startDbm - stairs.atInstrumentDbm!
   return check('levels', 'ok', {
-    title: `${generator.name} reaches ${printDbm(generator.lowestDbm - lossDb, 0)} to ${printDbm(generator.highestDbm - lossDb, 0)} at the radio’s socket.`,
+    title:
+      `${generator.name} reaches ${printDbm(generator.lowestDbm - lossDb, 0)} to ` +
+      `${printDbm(generator.highestDbm - lossDb, 0)} at the radio’s socket.`,
     text: 'Level at the socket = what the generator shows, less what the path takes.',
   })
 }

@@ -57,13 +57,17 @@ function heatOfPart(input: BenchCheckInput, part: Part, keyedW: number): BenchCh
   if (result.averageW > result.ratingW! * 1.0001)
     return bad(
       'danger',
-      `Over the planned ${conditions.duty.keyedS} s keyed and ${conditions.duty.restS} s of rest that is ${printWatts(result.averageW, 2)}. Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest: plan for that, or put a larger one nearest the radio.`,
+      `Over the planned ${conditions.duty.keyedS} s keyed and ${conditions.duty.restS} s of rest ` +
+        `that is ${printWatts(result.averageW, 2)}. ` +
+        `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, ` +
+        `then ${minutes(result.restS)} of rest: plan for that, or put a larger one nearest the radio.`,
       `${part.name} too small for this duty`,
     )
   if (!result.continuous)
     return bad(
       'caution',
-      `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, then ${minutes(result.restS)} of rest. It gets hot enough to burn.`,
+      `Good for ${minutes(result.mayBeKeyedS)} keyed in every ${minutes(result.averagingS)}, ` +
+        `then ${minutes(result.restS)} of rest. It gets hot enough to burn.`,
       `${part.name}: ${minutes(result.mayBeKeyedS)} in ${minutes(result.averagingS)}`,
     )
   if (keyedW > result.ratingW! * CLOSE_TO_RATING)
@@ -101,7 +105,9 @@ export function throughPorts(input: BenchCheckInput): BenchCheck[] {
     .filter(({ kind }) => kind === 'sampler' || kind === 'coupler')
     .map(part =>
       check(`through:${part.id}`, 'note', {
-        title: `${part.name} passes the carrier on: its through port needs a load rated for ${printClaimW(input.powerW)} or more.`,
+        title:
+          `${part.name} passes the carrier on: its through port needs a load rated for ` +
+          `${printClaimW(input.powerW)} or more.`,
         text: 'The load does not stand in this row; look that it is there.',
         partId: part.id,
       }),

@@ -20,7 +20,9 @@ export function analyserWindow(
     return [
       check('damage', 'danger', {
         title: `${arrives}; it breaks at ${printDbm(analyser.damageDbm, 0)}.`,
-        text: `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of padding. Do not key up.`,
+        text:
+          `At ${powerInWords(input)} this chain lacks ${printDb(Math.ceil(10 - below), 0)} of ` +
+          'padding. Do not key up.',
         lamp: `${short(analyser)} would be damaged`,
       }),
     ]
@@ -36,15 +38,21 @@ export function analyserWindow(
   if (level > analyser.overloadDbm)
     checks.push(
       check('overload', 'caution', {
-        title: `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make harmonics of its own.`,
-        text: `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, or what you read may not be the radio.`,
+        title:
+          `${arrives}, above the ${printDbm(analyser.overloadDbm, 0)} where it starts to make ` +
+          'harmonics of its own.',
+        text:
+          `Add ${printDb(Math.ceil(level - analyser.overloadDbm), 0)} or more, ` +
+          'or what you read may not be the radio.',
         lamp: below < NEAR_DAMAGE_DB ? null : 'Analyser overloaded',
       }),
     )
   if (checks.length === 0)
     checks.push(
       check('damage', 'ok', {
-        title: `${arrives}: ${printDb(below, 0)} below damage, ${printDb(analyser.overloadDbm - level, 0)} below overload.`,
+        title:
+          `${arrives}: ${printDb(below, 0)} below damage, ` +
+          `${printDb(analyser.overloadDbm - level, 0)} below overload.`,
         lamp: `${short(analyser)} ${printDb(below, 0)} below damage`,
       }),
     )
@@ -62,7 +70,9 @@ export function meterWindow(meter: PowerMeter, stairs: LevelStairs, input: Bench
   if (powerW > meter.maxInputW * 1.0001)
     return [
       check('damage', 'danger', {
-        title: `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`,
+        title:
+          `${meter.name} takes ${printClaimW(meter.maxInputW)} at most, ` +
+          `and would get ${printWatts(powerW, 2)} at ${powerInWords(input)}.`,
         text: 'Do not key up.',
         lamp: 'Meter would be damaged',
       }),

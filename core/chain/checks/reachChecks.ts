@@ -27,16 +27,21 @@ export function floorAgainstLimit(input: BenchCheckInput, analyser: SpectrumAnal
   if (short.length === 0)
     return [
       check('floor', 'ok', {
-        title: `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`,
+        title:
+          `Sees down to ${printDbm(seesDownDbm, 0)} at the radio: ` +
+          `${printDb(worstDb, 0)} under the limit of ${printDbm(worstLimitDbm)}.`,
       }),
     ]
   return [
     check('floor', 'caution', {
       title:
         worstDb > 0
-          ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ${harmonicList(short)}.`
+          ? `A harmonic right at its limit would stand only ${printDb(worstDb)} above the noise at ` +
+            `${harmonicList(short)}.`
           : `A harmonic right at its limit would lie in the noise at ${harmonicList(short)}.`,
-      text: `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, or a narrower resolution bandwidth.`,
+      text:
+        `At least ${CORRECT_BELOW_DB} dB are wanted. Use less padding if the window allows, ` +
+        'or a narrower resolution bandwidth.',
       lamp: 'Noise too near the limit',
     }),
   ]
@@ -49,7 +54,9 @@ export function reach(input: BenchCheckInput, instrument: Instrument): BenchChec
     return input.highestHarmonic > 1
       ? [
           check('reach', 'ok', {
-            title: `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ${instrument.name}.`,
+            title:
+              `×2 to ×${input.highestHarmonic} of ${printMhz(input.carrierHz)} are within reach of ` +
+              `${instrument.name}.`,
           }),
         ]
       : []

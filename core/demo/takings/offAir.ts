@@ -14,7 +14,8 @@ const AMBIENT_DBM = [-86, -84, -85, -86, -86]
 
 /** Where radio and receive antenna stand in the demo. */
 export const DEMO_GEOMETRY =
-  'Village hall, radio held at 1.2 m as in use, receive antenna on a stand 2 m away at the same height, upright; same places for all radios.'
+  'Village hall, radio held at 1.2 m as in use, ' +
+  'receive antenna on a stand 2 m away at the same height, upright; same places for all radios.'
 
 /** Off the air, at two radios and the control. */
 export const takeOffAir: DemoTaking = (taker, sets) => {

@@ -144,7 +144,8 @@ async function sigmfRecordings(
         ...(cutShort ? ['The archive was cut short: what is there of the samples is used.'] : []),
         ...(present.length < captures.length
           ? [
-              `${captures.length - present.length} of its captures lie after the end of the samples and are left out; was the file cut short?`,
+              `${captures.length - present.length} of its captures lie after the end of the samples ` +
+                'and are left out; was the file cut short?',
             ]
           : []),
       ],
@@ -259,6 +260,7 @@ function refuseNoNumbers(
   throw badFile(
     recording.name,
     null,
-    `${count} of its samples are no numbers (NaN or infinite), the first at ${at(first)} s, the last of this stretch at ${at(last)} s; choose a part without them`,
+    `${count} of its samples are no numbers (NaN or infinite), the first at ${at(first)} s, ` +
+      `the last of this stretch at ${at(last)} s; choose a part without them`,
   )
 }

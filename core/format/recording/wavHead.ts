@@ -82,7 +82,10 @@ function samplesFrom(from: number, chunk: DataChunk): WavHead {
 
 function cutShort(chunk: DataChunk): string {
   const seconds = (bytes: number) => bytes / bytesPerSample(chunk.format.format) / chunk.format.sampleRateHz
-  return `The file was cut short: it promises ${seconds(chunk.promised).toFixed(2)} s and holds ${seconds(chunk.there).toFixed(2)} s. What is there is used.`
+  return (
+    `The file was cut short: it promises ${seconds(chunk.promised).toFixed(2)} s and holds ` +
+    `${seconds(chunk.there).toFixed(2)} s. What is there is used.`
+  )
 }
 
 const PCM_BITS = [8, 16, 24, 32]

@@ -30,7 +30,8 @@ export function readPhrasebookFile(text: string, fileName: string): Phrasebook {
   if (typeof formatVersion === 'number' && formatVersion > FORM)
     throw new CoreError(
       'newer-version',
-      `“${fileName}” was written for a newer version (form ${formatVersion}; this one knows ${FORM}). Nothing was changed.`,
+      `“${fileName}” was written for a newer version (form ${formatVersion}; ` +
+        `this one knows ${FORM}). Nothing was changed.`,
       { got: formatVersion, known: FORM },
     )
   const { error, value } = phrasebookSchema.validate(rest, { convert: false })

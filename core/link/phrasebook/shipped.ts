@@ -13,7 +13,9 @@ const tell = (...send: string[]): Phrase => ({ send, answer: null, waitMs: 0 })
 const plain = (
   book: Pick<Phrasebook, 'id' | 'title' | 'kind' | 'phrases'> & Partial<Phrasebook>,
 ): Phrasebook => ({
-  note: 'Commands of SCPI-99 as the standard has them. Your instrument’s manual decides: copy it and change what differs.',
+  note:
+    'Commands of SCPI-99 as the standard has them. Your instrument’s manual decides: ' +
+    'copy it and change what differs.',
   lineEnd: '\n',
   begin: ['*CLS'],
   safe: [],

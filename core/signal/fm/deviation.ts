@@ -42,7 +42,8 @@ export function deviationFrom(
   if (used.length === 0 || keyed.length === 0)
     throw new CoreError(
       'too-few',
-      'No carrier long enough was found in this channel. A tenth of a second keyed is needed; was the right frequency set?',
+      'No carrier long enough was found in this channel. A tenth of a second keyed is needed; ' +
+        'was the right frequency set?',
       { name: 'keyed time', got: usedS, min: 0.1 },
     )
   const aboveNoiseDb = carrierToNoiseDb(average(used, ({ powerVariance }) => powerVariance))
@@ -115,7 +116,9 @@ function besideItsTone(
     toneHz: tone.toneHz,
     distortion: tone.distortion,
     toneAloneHz,
-    words: `${furthest.words} The tone that is most of it, fitted alone, swings ${Math.round(toneAloneHz)} Hz: something else swings further.`,
+    words:
+      `${furthest.words} The tone that is most of it, fitted alone, ` +
+      `swings ${Math.round(toneAloneHz)} Hz: something else swings further.`,
   }
 }
 
@@ -167,7 +170,9 @@ function ofOneTone({ common, used, subHz }: KeyedPart, tones: readonly ToneFit[]
       gainDoubt(half, common) * half,
       fitNoise(used, tones[0]!.toneHz, seconds),
     ),
-    words: `One tone, fitted with its harmonics over ${secondsWords(common.usedS)} of keyed signal: noise on top does not count. ${besidesWords(common)}`,
+    words:
+      `One tone, fitted with its harmonics over ${secondsWords(common.usedS)} of keyed signal: ` +
+      `noise on top does not count. ${besidesWords(common)}`,
   }
 }
 
@@ -194,7 +199,10 @@ function ofExtremes(
     distortion: null,
     audioHz: Math.max(0, half - subHz),
     standardUncertaintyHz: Math.hypot(gainDoubt(half, common) * half, noiseAddsHz / Math.sqrt(12)),
-    words: `The furthest moments of ${secondsWords(common.usedS)} of keyed signal; noise${common.receiverAddsHz >= 1 ? ' and the receiver’s image' : ''} may have pushed them out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
+    words:
+      `The furthest moments of ${secondsWords(common.usedS)} of keyed signal; ` +
+      `noise${common.receiverAddsHz >= 1 ? ' and the receiver’s image' : ''} may have pushed them ` +
+      `out by up to ${Math.round(noiseAddsHz)} Hz. ${besidesWords(common)}`,
   }
 }
 

@@ -16,7 +16,8 @@ export function besidesWords(common: DeviationFacts): string {
       : []),
     ...(boundBy === 'clicks'
       ? [
-          `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, where a discriminator clicks: at most this.`,
+          `The carrier stands only ${aboveDb.toFixed(0)} dB above the noise in its channel, ` +
+            'where a discriminator clicks: at most this.',
         ]
       : []),
     ...(boundBy === 'clipping' ? ['The recording is clipped: at most this.'] : []),

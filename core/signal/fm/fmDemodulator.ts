@@ -47,7 +47,9 @@ export function fmFilters(settings: FmSettings): Omit<FmFilters, 'noiseGainHz3'>
   if (!(settings.sampleRateHz >= LEAST_FM_RATE_HZ)) {
     throw new CoreError(
       'out-of-range',
-      `This recording has ${Math.round(settings.sampleRateHz)} samples a second; a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, put it right and read again.`,
+      `This recording has ${Math.round(settings.sampleRateHz)} samples a second; ` +
+        `a deviation needs ${LEAST_FM_RATE_HZ} or more. If its sample rate is written down wrongly, ` +
+        'put it right and read again.',
       { name: 'sampleRateHz', got: settings.sampleRateHz, min: LEAST_FM_RATE_HZ, max: Infinity },
     )
   }

@@ -38,7 +38,8 @@ export function occupiedBandwidth(
   if (last - first < 8)
     throw new CoreError(
       'too-few',
-      'The recording’s spectrum is too coarse for an occupied bandwidth here: choose longer frames or a wider recording.',
+      'The recording’s spectrum is too coarse for an occupied bandwidth here: ' +
+        'choose longer frames or a wider recording.',
       { name: 'bins', got: last - first, min: 8 },
     )
   let total = 0

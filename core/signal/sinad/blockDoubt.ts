@@ -18,15 +18,30 @@ export function blockDoubtWords(doubt: BlockDoubt): string {
     case 'no-tone':
       return 'No tone stands out of the noise. Is the modulation on, the generator on frequency, its level high enough?'
     case 'wrong-tone':
-      return `The tone is at ${doubt.toneHz.toFixed(0)} Hz, not ${doubt.wantedHz.toFixed(0)} Hz. Another modulation source, or another sample rate?`
+      return (
+        `The tone is at ${doubt.toneHz.toFixed(0)} Hz, not ${doubt.wantedHz.toFixed(0)} Hz. ` +
+        'Another modulation source, or another sample rate?'
+      )
     case 'clipping':
-      return `Clipped: ${percent(doubt.share)} of the samples stand at the rail. Turn the volume or the input down; distortion of the input would be read as the radio’s.`
+      return (
+        `Clipped: ${percent(doubt.share)} of the samples stand at the rail. ` +
+        'Turn the volume or the input down; distortion of the input would be read as the radio’s.'
+      )
     case 'hum':
-      return `Hum of ${doubt.mainsHz} Hz and its multiples makes ${percent(doubt.share)} of what counts as noise. A ground loop is not the radio’s: try an isolating transformer, or the battery.`
+      return (
+        `Hum of ${doubt.mainsHz} Hz and its multiples makes ${percent(doubt.share)} of what ` +
+        'counts as noise. A ground loop is not the radio’s: try an isolating transformer, or the battery.'
+      )
     case 'level-jump':
-      return `The tone jumps by ${printDb(Math.abs(doubt.stepDb))} after ${doubt.atS.toFixed(1)} s. Did someone move the volume or the generator?`
+      return (
+        `The tone jumps by ${printDb(Math.abs(doubt.stepDb))} after ${doubt.atS.toFixed(1)} s. ` +
+        'Did someone move the volume or the generator?'
+      )
     case 'unsteady':
-      return `The tone is not steady: it moves by ±${printDb(doubt.scatterDb)} within the block. Automatic gain, a loose plug, or a radio off frequency?`
+      return (
+        `The tone is not steady: it moves by ±${printDb(doubt.scatterDb)} within the block. ` +
+        'Automatic gain, a loose plug, or a radio off frequency?'
+      )
   }
 }
 

@@ -42,5 +42,9 @@ export function ceilingWords({
   share,
   ceilingDb,
 }: InterfererRatio['ceiling']): string {
-  return `${generator}, ${printNumber(dbcPerHz, 0)} dBc/Hz${assumed ? ' (assumed)' : ''} at this offset, makes ${printPercent(share)} of the noise at the criterion; no rejection above ${printDb(ceilingDb, 0)} can be seen with it.`
+  return (
+    `${generator}, ${printNumber(dbcPerHz, 0)} dBc/Hz${assumed ? ' (assumed)' : ''} at this ` +
+    `offset, makes ${printPercent(share)} of the noise at the criterion; ` +
+    `no rejection above ${printDb(ceilingDb, 0)} can be seen with it.`
+  )
 }

@@ -34,7 +34,11 @@ export function reversePowerLocks(
     return [
       {
         id: `reverse:${role}`,
-        words: `${generator.name} survives ${printClaimW(survivesW)}; ${printClaimW(mostW)} keyed by mistake would bring ${printWatts(wattsFromDbm(arrivesDbm), 2)} to it. ${printDb(Math.max(20, lacksDb), 0)} more of pad would save it. I make sure that the radio cannot transmit.`,
+        words:
+          `${generator.name} survives ${printClaimW(survivesW)}; ` +
+          `${printClaimW(mostW)} keyed by mistake would bring ` +
+          `${printWatts(wattsFromDbm(arrivesDbm), 2)} to it. ` +
+          `${printDb(Math.max(20, lacksDb), 0)} more of pad would save it. I make sure that the radio cannot transmit.`,
       },
     ]
   })

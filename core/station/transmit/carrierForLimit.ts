@@ -82,7 +82,10 @@ export function carrierPower({ from, powerW, lowestW }: CarrierForLimit) {
 
 /** What is said where there is only a claim. */
 export function claimOnlyWords(powerW: number): string {
-  return `A claim is no measurement: until the carrier is read, the limit allows for anything from the claimed ${printClaimW(powerW)} down to ${CLAIM_SHORT_DB} dB under it.`
+  return (
+    'A claim is no measurement: until the carrier is read, ' +
+    `the limit allows for anything from the claimed ${printClaimW(powerW)} down to ${CLAIM_SHORT_DB} dB under it.`
+  )
 }
 
 function readAt(place: PowerPlace, step: Step, context: Context): CarrierForLimit | null {

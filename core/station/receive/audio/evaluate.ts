@@ -105,7 +105,9 @@ function powerResult(step: Step, slot: Slot, context: Context): SlotResult {
     verdict: claim?.verdict ?? verdictWithout('observation', null),
     words: claim?.words ?? `${printWatts(powerW)} into ${printOhm(load.ohm)}; the maker does not say`,
     notes: [
-      `${printNumber(volts.seen.value, 2)} V across ${printOhm(load.ohm)}${load.assumed ? ', assumed' : ''}; rated at ${RATED_DISTORTION_PERCENT} % distortion (TIA-603, from memory).`,
+      `${printNumber(volts.seen.value, 2)} V across ` +
+        `${printOhm(load.ohm)}${load.assumed ? ', assumed' : ''}; ` +
+        `rated at ${RATED_DISTORTION_PERCENT} % distortion (TIA-603, from memory).`,
       ...(volts.seen.method ? [volts.seen.method] : []),
     ],
   }

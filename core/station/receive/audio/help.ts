@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const audioHelp: StationHelp = {
-  what: 'How much sound it makes into its rated load before it distorts, how quiet it is, and how it treats low and high tones.',
+  what:
+    'How much sound it makes into its rated load before it distorts, how quiet it is, ' +
+    'and how it treats low and high tones.',
   wrong: [
     'One side of a bridge output grounded by the meter: it may be destroyed.',
     'The volume control at its end: distortion, not power.',

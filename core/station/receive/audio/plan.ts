@@ -56,7 +56,8 @@ export function planAudio(set: RadioSet, context: Context): Step[] {
     interlocks: (place, here) =>
       reversePowerLocks({ ...place, set: here.set }, here.chains, [GENERATOR], context),
     instruction:
-      'Rated load on the speaker socket, 1 kHz at 60 % deviation. Turn the volume up until the distortion is 10 %: those volts make the rated power.',
+      'Rated load on the speaker socket, 1 kHz at 60 % deviation. ' +
+      'Turn the volume up until the distortion is 10 %: those volts make the rated power.',
     radioSettings: (place, here) => [
       ...HEARING_SETTINGS.filter(({ id }) => id !== 'volume'),
       generatorLine(place, here, context),
@@ -76,7 +77,9 @@ function generatorLine({ band, channel }: StepPlace, here: PlannedHere, context:
   const onIt = at ? `, ${printDbm(STRONG_DBM + at.lossDb, 0)} on it` : ''
   return {
     id: 'generator',
-    words: `Generator ${printDbm(STRONG_DBM, 0)} at the socket${onIt}, on ${printMhz(channel.frequencyHz)}; ${toneWords(band)}`,
+    words:
+      `Generator ${printDbm(STRONG_DBM, 0)} at the socket${onIt}, ` +
+      `on ${printMhz(channel.frequencyHz)}; ${toneWords(band)}`,
   }
 }
 

@@ -97,7 +97,8 @@ function scoreNotes({ preferred, other, listeners, byChance }: BlindScore): stri
       ? []
       : [
           byChance > CHANCE_THAT_SAYS_NOTHING
-            ? `Guessing alone would divide ${chosen} ${chosen === 1 ? 'choice' : 'choices'} as unevenly in ${percent(byChance)} of cases: this says little.`
+            ? `Guessing alone would divide ${chosen} ${chosen === 1 ? 'choice' : 'choices'} as ` +
+              `unevenly in ${percent(byChance)} of cases: this says little.`
             : `Guessing alone would divide ${chosen} choices as unevenly in only ${percent(byChance)} of cases.`,
         ]),
   ]

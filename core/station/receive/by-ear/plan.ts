@@ -48,10 +48,12 @@ export function planByEar(set: RadioSet, context: Context): Step[] {
       ]
     },
     instruction:
-      'The same words by the same voice for every radio: record what it hears of a steady signal, or how it sounds on the air in another receiver. Then listen blind.',
+      'The same words by the same voice for every radio: record what it hears of a steady signal, ' +
+      'or how it sounds on the air in another receiver. Then listen blind.',
     radioSettings: [],
     cautions: [
-      'Whether what is heard on the air may be recorded and published, local law decides; record your own transmissions, or ask.',
+      'Whether what is heard on the air may be recorded and published, local law decides; ' +
+        'record your own transmissions, or ask.',
     ],
   })
 }

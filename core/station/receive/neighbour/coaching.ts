@@ -44,7 +44,8 @@ export function coachNeighbour(step: Step, context: Context): Coaching | null {
       ...(off === 0
         ? []
         : [
-            `The receiver hears best ${printFrequencyShort(Math.abs(off))} ${off > 0 ? 'above' : 'below'} the channel: move both generators with it.`,
+            `The receiver hears best ${printFrequencyShort(Math.abs(off))} ` +
+              `${off > 0 ? 'above' : 'below'} the channel: move both generators with it.`,
           ]),
       'Raise the interferer until SINAD is back at 12 dB, and type its level.',
     ],
@@ -64,7 +65,8 @@ function after(step: Step, enSlotId: string | null, lossDb: number): Coaching {
     words: [
       enSlotId === null
         ? 'The lower of both counts.'
-        : `If wished, the other school: wanted at ${printDbm(levelDbm)}, until 14 dB psophometric. Another quantity, never compared.`,
+        : `If wished, the other school: wanted at ${printDbm(levelDbm)}, until 14 dB psophometric. ` +
+          'Another quantity, never compared.',
     ],
     isDone: true,
   }

@@ -67,7 +67,8 @@ function rejectionResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (!lower) return openDerived(slot, 'Not measured', `Wanted at ${wanted}, interferer up until ${until}.`)
   const reading = context.readingsOf(step).get(lower.slot.id) ?? null
   const notes = [
-    `${title}: the lower of ${sides.length === 2 ? 'both sides' : 'one side; the other is still to be read'}, ${lower.slot.label}.`,
+    `${title}: the lower of ` +
+      `${sides.length === 2 ? 'both sides' : 'one side; the other is still to be read'}, ${lower.slot.label}.`,
     ...(lower.ceiling.isLowerBound ? [] : [ceilingWords(lower.ceiling)]),
     'Comparable only with figures of the same school.',
   ]
@@ -118,7 +119,10 @@ export function ownErrorHz(step: Step, context: Context): number | null {
 }
 
 function ownErrorWords(middleHz: number): string {
-  return `The middle of both sides is ${printSigned(middleHz, 0)} Hz from the channel: the receiver’s own frequency error, to ±${printFrequencyShort(WALK_STEP_HZ / 2)}.`
+  return (
+    `The middle of both sides is ${printSigned(middleHz, 0)} Hz from the channel: ` +
+    `the receiver’s own frequency error, to ±${printFrequencyShort(WALK_STEP_HZ / 2)}.`
+  )
 }
 
 function questionsOf(step: Step, context: Context): Question[] {
@@ -129,13 +133,19 @@ function questionsOf(step: Step, context: Context): Question[] {
   if (again && before && again.found.value - before.found.value > SAME_DB)
     questions.push({
       slotId: 'pads',
-      words: `With more pad in front of the combiner the rejection is ${printDb(again.found.value - before.found.value)} better: the generators make products in each other. Keep the pads and read both sides again.`,
+      words:
+        'With more pad in front of the combiner the rejection is ' +
+        `${printDb(again.found.value - before.found.value)} better: ` +
+        'the generators make products in each other. Keep the pads and read both sides again.',
     })
   const sides = rejectionsOf(step, 'tia', context)
   if (sides.length === 2 && Math.abs(sides[0]!.found.value - sides[1]!.found.value) > 10)
     questions.push({
       slotId: sides[0]!.slot.id,
-      words: `Both sides differ by ${printDb(Math.abs(sides[0]!.found.value - sides[1]!.found.value))}: is the receiver on frequency, are both generators, at ${printFrequencyShort(spacingOf(step.band))}?`,
+      words:
+        'Both sides differ by ' +
+        `${printDb(Math.abs(sides[0]!.found.value - sides[1]!.found.value))}: ` +
+        `is the receiver on frequency, are both generators, at ${printFrequencyShort(spacingOf(step.band))}?`,
     })
   return questions
 }

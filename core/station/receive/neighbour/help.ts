@@ -4,7 +4,8 @@ import type { StationHelp } from '../../help'
 export const neighbourHelp: StationHelp = {
   what: 'How strong a signal in the next channel may be before it spoils reception.',
   wrong: [
-    'The generator’s own phase noise falls into the channel: then the generator is measured, and the figure is a lower bound.',
+    'The generator’s own phase noise falls into the channel: then the generator is measured, ' +
+      'and the figure is a lower bound.',
     'One side only.',
     'Figures of two procedures compared as if they were one.',
   ],

@@ -62,7 +62,8 @@ export function planNeighbour(set: RadioSet, context: Context): Step[] {
     interlocks: (place, here) =>
       reversePowerLocks({ ...place, set: here.set }, here.chains, [GENERATOR, INTERFERER], context),
     instruction: ({ band }) =>
-      `Wanted 3 dB above its 12 dB level, 1 kHz; interferer ${printFrequencyShort(spacingOf(band))} away, 400 Hz at 60 % of full deviation, up until SINAD is back at 12 dB. Both sides.`,
+      `Wanted 3 dB above its 12 dB level, 1 kHz; interferer ${printFrequencyShort(spacingOf(band))} ` +
+      'away, 400 Hz at 60 % of full deviation, up until SINAD is back at 12 dB. Both sides.',
     radioSettings: [...HEARING_SETTINGS, SQUELCH_OPEN],
     cautions: [
       ...HEARING_CAUTIONS,

@@ -52,7 +52,8 @@ export function planReach(set: RadioSet, context: Context): Step[] {
       })),
     ],
     instruction:
-      'All radios at one place, one after another within minutes, held alike. 0 not heard, 1 hardly readable, 2 readable, 3 without noise.',
+      'All radios at one place, one after another within minutes, held alike. 0 not heard, ' +
+      '1 hardly readable, 2 readable, 3 without noise.',
     radioSettings: [SETTINGS.antenna, SETTINGS.dualWatchOff, { id: 'squelch', words: 'Squelch open' }],
     cautions: ['Listen only; whether you may listen there, and tell of it, local law decides.'],
   })

@@ -128,8 +128,11 @@ function notesOf(
   { weighting, count }: { weighting: AudioWeighting; count: number },
 ): string[] {
   return [
-    `A monotone curve through ${count} readings; it rises by ${printNumber(slope, 1)} dB per dB at the mark. Reading it leaves ${printDb(2 * standardUncertaintyDb, 2)} open.`,
-    `Audio through ${weightingWords(weighting)}. Comparable only with the same mark, filter, deviation and de-emphasis.`,
+    `A monotone curve through ${count} readings; ` +
+      `it rises by ${printNumber(slope, 1)} dB per dB at the mark. ` +
+      `Reading it leaves ${printDb(2 * standardUncertaintyDb, 2)} open.`,
+    `Audio through ${weightingWords(weighting)}. Comparable only with the same mark, filter, ` +
+      'deviation and de-emphasis.',
     'The receiver’s input is taken as VSWR 2 (assumed).',
   ]
 }
@@ -189,7 +192,8 @@ function questionsOf(step: Step, slots: readonly SlotResult[], context: Context)
       ? [
           ask(
             firstOff,
-            `SINAD changes by only ${printDb(best.spreadDb)} over the offsets: its top is flat. Read them at a lower level, where the skirts fall off.`,
+            `SINAD changes by only ${printDb(best.spreadDb)} over the offsets: its top is flat. ` +
+              'Read them at a lower level, where the skirts fall off.',
           ),
         ]
       : []),
@@ -197,7 +201,8 @@ function questionsOf(step: Step, slots: readonly SlotResult[], context: Context)
       ? [
           ask(
             firstOff,
-            `The receiver hears best ${printSigned(best.offsetHz, 0)} Hz from the channel. Set the generator there for what follows.`,
+            `The receiver hears best ${printSigned(best.offsetHz, 0)} Hz from the channel. ` +
+              'Set the generator there for what follows.',
           ),
         ]
       : []),
@@ -205,7 +210,8 @@ function questionsOf(step: Step, slots: readonly SlotResult[], context: Context)
       ? [
           ask(
             stale[0]!.slot.id,
-            `${stale.length} of the points were read more than 0.5 kHz from where the receiver hears best: read them again.`,
+            `${stale.length} of the points were read more than 0.5 kHz from where the receiver hears ` +
+              'best: read them again.',
           ),
         ]
       : []),
@@ -213,7 +219,9 @@ function questionsOf(step: Step, slots: readonly SlotResult[], context: Context)
       ? [
           ask(
             points[stray.index]!.slot.id,
-            `${points[stray.index]!.slot.label} lies ${printDb(Math.abs(stray.offDb))} ${stray.offDb > 0 ? 'above' : 'below'} the curve of the others. A slip, another frequency, or someone at the volume?`,
+            `${points[stray.index]!.slot.label} lies ${printDb(Math.abs(stray.offDb))} ` +
+              `${stray.offDb > 0 ? 'above' : 'below'} the curve of the others. A slip, ` +
+              'another frequency, or someone at the volume?',
           ),
         ]
       : []),
@@ -228,7 +236,8 @@ function leakQuestion(step: Step, slots: readonly SlotResult[], context: Context
   if (!leak)
     return mark && mark.value < LEAK_BELOW_DBM
       ? [
-          `${printDbm(mark.value)} is little enough to leak past the cable: unplug it at the radio, lay it beside, and read SINAD once more.`,
+          `${printDbm(mark.value)} is little enough to leak past the cable: unplug it at the radio, ` +
+            'lay it beside, and read SINAD once more.',
         ]
       : []
   const atDbm = leak.applied[GENERATOR]?.levelDbm
@@ -238,7 +247,8 @@ function leakQuestion(step: Step, slots: readonly SlotResult[], context: Context
   )
   return beside && Math.abs(beside.sinadDb - leak.seen.value) <= LEAK_DB
     ? [
-        `With the cable off SINAD is still ${printDb(leak.seen.value)}: the signal leaks around the cable, and the figure is not the radio’s.`,
+        `With the cable off SINAD is still ${printDb(leak.seen.value)}: ` +
+          'the signal leaks around the cable, and the figure is not the radio’s.',
       ]
     : []
 }

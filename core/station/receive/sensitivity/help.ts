@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const sensitivityHelp: StationHelp = {
-  what: 'How weak a signal may be before its audio drowns: most often the level at which signal, noise and distortion stand 12 dB above noise and distortion.',
+  what:
+    'How weak a signal may be before its audio drowns: most often the level at which signal, ' +
+    'noise and distortion stand 12 dB above noise and distortion.',
   wrong: [
     'A generator labelled in emf read as pd: 6 dB.',
     'The generator leaks: the radio hears it past the cable.',

@@ -75,7 +75,8 @@ export function planSensitivity(set: RadioSet, context: Context): Step[] {
 function instructionOf({ band }: StepPlace): string {
   const spacing = spacingOf(band)
   return band.mode === 'FM'
-    ? `1 kHz tone at ${printFrequencyShort(testDeviationHz(spacing))} deviation. Set the generator, read SINAD, keep; the next level is proposed.`
+    ? `1 kHz tone at ${printFrequencyShort(testDeviationHz(spacing))} deviation. Set the generator, ` +
+        'read SINAD, keep; the next level is proposed.'
     : '1 kHz at 30 %, on and off: read (S+N)/N at each level; the next level is proposed.'
 }
 

@@ -63,7 +63,8 @@ function hysteresisResult(step: Step, slot: Slot, context: Context): SlotResult 
   }
   const notes = [
     `${rounds.length} ${rounds.length === 1 ? 'round' : 'rounds'}; generator and path stand in both edges and cancel.`,
-    `Each edge lies up to one step of ${printDb(stepDb)} before the level at which it was seen; how far the rounds scatter tells the rest.`,
+    `Each edge lies up to one step of ${printDb(stepDb)} before the level at which it was seen; ` +
+      'how far the rounds scatter tells the rest.',
   ]
   return judgedDerived(
     step,
@@ -117,7 +118,9 @@ function besideTwelve(
   const aboveDb = value - twelve.value
   return {
     short: `${printDbm(value)}, ${printSigned(aboveDb, 1)} dB against the 12 dB level`,
-    words: `The 12 dB level is ${printDbm(twelve.value)}. At the threshold setting a squelch opens below it (common practice, no source).`,
+    words:
+      `The 12 dB level is ${printDbm(twelve.value)}. ` +
+      'At the threshold setting a squelch opens below it (common practice, no source).',
   }
 }
 

@@ -41,7 +41,8 @@ export function coachStrongSignals(step: Step, context: Context): Coaching | nul
     words: open
       ? [
           `3 dB above the 12 dB level of ${printDbm(twelve.value)} at the socket.`,
-          'Raise the plain carrier until SINAD is back at 12 dB. A few channels away it may hit a spurious response: step past it.',
+          'Raise the plain carrier until SINAD is back at 12 dB. ' +
+            'A few channels away it may hit a spurious response: step past it.',
         ]
       : ['The least of all offsets counts; the others if wished.'],
     isDone: open === undefined,

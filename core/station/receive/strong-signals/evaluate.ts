@@ -93,7 +93,8 @@ function survivalResult(step: Step, slot: Slot, context: Context): SlotResult {
     verdict: verdictWithout('observation', null),
     words: `${through}${survival.words}`,
     notes: [
-      `Mean of ${survival.before.length} before and ${survival.after.length} after; generator and path are the same and cancel.`,
+      `Mean of ${survival.before.length} before and ${survival.after.length} after; ` +
+        'generator and path are the same and cancel.',
     ],
   }
 }
@@ -105,7 +106,9 @@ function questionsOf(step: Step, context: Context): Question[] {
     : [
         {
           slotId: 'reference-after',
-          words: `The reference reading moved by ${printSigned(moved, 1)} dB: generator, cable or meter are not as before. Read before and after again.`,
+          words:
+            `The reference reading moved by ${printSigned(moved, 1)} dB: generator, ` +
+            'cable or meter are not as before. Read before and after again.',
         },
       ]
 }

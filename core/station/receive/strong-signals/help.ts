@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const strongSignalsHelp: StationHelp = {
-  what: 'What strong signals far away, or two at once, do to reception; and whether the receiver survives a very strong one.',
+  what:
+    'What strong signals far away, or two at once, do to reception; ' +
+    'and whether the receiver survives a very strong one.',
   wrong: [
     'The generator’s noise again.',
     'Two generators that modulate each other through the combiner.',

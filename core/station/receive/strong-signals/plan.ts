@@ -37,7 +37,8 @@ export function planStrongSignals(set: RadioSet, context: Context): Step[] {
       ...survivalLocks(set, context),
     ],
     instruction:
-      'Wanted 3 dB above its 12 dB level; a plain carrier elsewhere, up until SINAD is back at 12 dB. Step past the receiver’s own spurious responses.',
+      'Wanted 3 dB above its 12 dB level; a plain carrier elsewhere, ' +
+      'up until SINAD is back at 12 dB. Step past the receiver’s own spurious responses.',
     radioSettings: [...HEARING_SETTINGS, SQUELCH_OPEN],
     cautions: [
       ...HEARING_CAUTIONS,
@@ -54,7 +55,9 @@ function survivalLocks(set: RadioSet, context: Context) {
     : [
         {
           id: 'survival',
-          words: `Survival up to ${printSigned(consent.upToDbm, 0)} dBm may destroy the receiver; ${consent.by || 'the owner'} accepts it. Both generators come off before anything above +10 dBm.`,
+          words:
+            `Survival up to ${printSigned(consent.upToDbm, 0)} dBm may destroy the receiver; ` +
+            `${consent.by || 'the owner'} accepts it. Both generators come off before anything above +10 dBm.`,
         },
       ]
 }

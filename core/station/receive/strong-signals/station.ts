@@ -47,7 +47,8 @@ export const strongSignalsStation: Station = Object.freeze({
     const { consent } = strongMemo(step.set, context)
     return consent
       ? [
-          `Survival up to ${consent.upToDbm} dBm with the consent of ${consent.by || 'the owner'}, ${consent.at.slice(0, 10)}.`,
+          `Survival up to ${consent.upToDbm} dBm with the consent of ${consent.by || 'the owner'}, ` +
+            `${consent.at.slice(0, 10)}.`,
         ]
       : []
   }),

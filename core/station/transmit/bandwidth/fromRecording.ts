@@ -62,7 +62,8 @@ function channelWords({ filledBy, noiseTakenOffDb, receiverAddsDb }: ChannelPowe
     words.push(`The recording’s own noise is taken off (${noiseTakenOffDb.toFixed(1)} dB).`)
   if (receiverAddsDb >= LEAST_WORTH_SAYING_DB)
     words.push(
-      `Up to ${receiverAddsDb.toFixed(1)} dB of it may be the receiver’s own phase noise and image: a recording of a clean generator would tell.`,
+      `Up to ${receiverAddsDb.toFixed(1)} dB of it may be the receiver’s own phase noise and image: ` +
+        'a recording of a clean generator would tell.',
     )
   return words
 }

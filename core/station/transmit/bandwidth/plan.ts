@@ -37,7 +37,8 @@ export function planBandwidth(set: RadioSet, context: Context): Step[] {
       transientSlot(place),
     ],
     instruction:
-      'Modulate as loudly as in use, record half a minute of I/Q with a key-down in it, and bring it in; or type what an analyser works out.',
+      'Modulate as loudly as in use, record half a minute of I/Q with a key-down in it, ' +
+      'and bring it in; or type what an analyser works out.',
     radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })

@@ -2,10 +2,13 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const carrierPowerHelp: StationHelp = {
-  what: 'How much power leaves the socket while the radio is keyed, into 50 Ω. It is held against what the maker prints on the box, level by level, and against what the law allows.',
+  what:
+    'How much power leaves the socket while the radio is keyed, into 50 Ω. ' +
+    'It is held against what the maker prints on the box, level by level, and against what the law allows.',
   wrong: [
     'The offset of pads typed into the instrument, and counted a second time: 5 W turn into 500 W.',
-    'A percentage of full scale taken for a percentage of reading: a 30 W meter with ±10 % of full scale knows 5 W only to ±3 W.',
+    'A percentage of full scale taken for a percentage of reading: ' +
+      'a 30 W meter with ±10 % of full scale knows 5 W only to ±3 W.',
     'A half-empty battery, or a supply that sags while keyed.',
     'A load or cable with a bad match: some power never arrives, and the meter shows it as if the radio had less.',
   ],

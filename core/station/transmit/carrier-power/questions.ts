@@ -16,14 +16,16 @@ export function askAboutCarrier(step: Step, carrier: SlotResult, context: Contex
   const { atInstrumentDbm } = found.path
   if (instrument?.kind === 'power-meter' && wattsFromDbm(atInstrumentDbm) > instrument.maxInputW)
     return ask(
-      `${reading.text} would be more than ${instrument.name} bears (${printClaimW(instrument.maxInputW)}). A slip of the point?`,
+      `${reading.text} would be more than ${instrument.name} bears ` +
+        `(${printClaimW(instrument.maxInputW)}). A slip of the point?`,
     )
   if (step.claim.kind !== 'watts') return []
   const apartDb = found.value - dbmFromWatts(step.claim.powerW)
   if (!isAbsurd(apartDb)) return []
   const side = apartDb > 0 ? 'above' : 'below'
   return ask(
-    `${printDbm(found.value)} at the socket is ${printDb(Math.abs(apartDb))} ${side} the claim. ${hintFor(apartDb, found.path)}`,
+    `${printDbm(found.value)} at the socket is ${printDb(Math.abs(apartDb))} ${side} the claim. ` +
+      `${hintFor(apartDb, found.path)}`,
   )
 }
 

@@ -64,7 +64,8 @@ function nullTone(place: { step: Step; slot: Slot; reading: FigureReading }, con
       own: [nullDoubt(deviationHz)],
       value: deviationHz,
       notes: [
-        `The carrier vanishes with a tone of ${printHz(toneHz, 4)}: 2.4048 × that is ${printHz(deviationHz, 4)} of deviation.`,
+        `The carrier vanishes with a tone of ${printHz(toneHz, 4)}: ` +
+          `2.4048 × that is ${printHz(deviationHz, 4)} of deviation.`,
       ],
       wordsWithout: `${printHz(deviationHz)}; no figure in law`,
     },

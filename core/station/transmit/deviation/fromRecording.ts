@@ -43,7 +43,9 @@ function figuresOf({ deviation }: RecordingAnalysis, { target }: RecordedStep): 
 function largerSwing(d: Deviation, slotId: string): KeptFigure {
   const value = Math.max(d.plusHz, d.minusHz)
   const isByExtremes = d.method === 'extremes'
-  const swings = `+${printHz(d.plusHz, 4)}, ${MINUS}${printHz(d.minusHz, 4)}, half peak to peak ${printHz(d.halfPeakToPeakHz, 4)}`
+  const swings =
+    `+${printHz(d.plusHz, 4)}, ${MINUS}${printHz(d.minusHz, 4)}, ` +
+    `half peak to peak ${printHz(d.halfPeakToPeakHz, 4)}`
   return {
     slotId,
     text: printHz(value, 4),

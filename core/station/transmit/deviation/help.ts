@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const deviationHelp: StationHelp = {
-  what: 'How far the voice moves the carrier. Too little sounds faint, too much spills into the next channel and is cut off by other receivers.',
+  what:
+    'How far the voice moves the carrier. Too little sounds faint, ' +
+    'too much spills into the next channel and is cut off by other receivers.',
   wrong: [
     'Peak and rms mixed up: 3 kHz peak are 2.1 kHz rms.',
     'The wrong channel spacing: 5 kHz are full deviation at 25 kHz, and twice too much at 12.5.',

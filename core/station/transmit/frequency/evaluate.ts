@@ -72,7 +72,9 @@ function referenceOf(
       halfWidth,
       assumed: known === null,
     },
-    words: `The reference of ${instrument?.name ?? 'the instrument'} is ${statedAs} ±${ppm} ppm, ±${printHz(halfWidth, 2)} here.`,
+    words:
+      `The reference of ${instrument?.name ?? 'the instrument'} is ${statedAs} ±${ppm} ppm, ` +
+      `±${printHz(halfWidth, 2)} here.`,
   }
 }
 
@@ -82,7 +84,8 @@ function askAbout(step: Step, { slot, found, reading }: SlotResult): Question[] 
   const errorHz = Math.abs(found.value)
   if (errorHz > ANOTHER_FREQUENCY_HZ)
     return ask(
-      `${reading.text} is ${printHz(errorHz, 2)} from the channel. The frequency itself is wanted here, or its error with a sign: +120 Hz.`,
+      `${reading.text} is ${printHz(errorHz, 2)} from the channel. ` +
+        'The frequency itself is wanted here, or its error with a sign: +120 Hz.',
     )
   return errorHz > FAR_OFF * step.channel.frequencyHz
     ? ask(`${printHz(errorHz, 2)} off: was another channel set, or a shift or clarifier on?`)

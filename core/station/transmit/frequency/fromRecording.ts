@@ -29,7 +29,9 @@ function figuresOf({ deviation: d }: RecordingAnalysis, { target, centreHz }: Re
         value,
         unit: 'Hz',
         standardUncertainty: d.carrierUncertaintyHz,
-        method: `Mean frequency over ${d.usedS.toFixed(1)} s of keyed signal, middle of the recording at ${printMhzFigure(centreHz)} MHz.`,
+        method:
+          `Mean frequency over ${d.usedS.toFixed(1)} s of keyed signal, ` +
+          `middle of the recording at ${printMhzFigure(centreHz)} MHz.`,
       }),
     },
   ]

@@ -61,7 +61,8 @@ function atMost(found: FoundLevel, aboveDb: number): { found: FoundLevel; notes:
   return {
     found: { ...found, isUpperBound: true },
     notes: [
-      `With the radio unkeyed it was ${printDb(Math.abs(aboveDb))} ${side}: it was there anyway, so the radio’s own is at most this.`,
+      `With the radio unkeyed it was ${printDb(Math.abs(aboveDb))} ${side}: it was there anyway, ` +
+        'so the radio’s own is at most this.',
     ],
   }
 }

@@ -150,8 +150,9 @@ function placeOf({ step, slot }: Member): { step: Step; slotId: string } {
 
 function detailFor(members: readonly Judged[], governs: Member, verdict: Verdict): string {
   const several = members.some(({ member: other }) => other.step !== governs.step)
-  const where = (found: Member) =>
-    `${found.slot.slot.label}${several ? `, ${found.step.setting.level.name} on ${printMhz(found.step.channel.frequencyHz)}` : ''}`
+  const placeOf = ({ step: { setting, channel } }: Member) =>
+    several ? `, ${setting.level.name} on ${printMhz(channel.frequencyHz)}` : ''
+  const where = (found: Member) => found.slot.slot.label + placeOf(found)
   const gaps = gapsInWords(members)
   if (verdict.state !== 'not-covered') return [`at ${where(governs)}`, ...gaps].join('; ')
   const least = worstVerdict(members.filter(({ verdict: { state } }) => state === 'inside'))

@@ -58,7 +58,9 @@ function noiseReads(as: CountedOtherwise['as'], moreDb: number): CountedOtherwis
 /** The same in words. */
 export function countedOtherwiseWords({ as, referenceHz, measuredHz }: CountedOtherwise): string {
   const moreDb = bandwidthConversionDb(referenceHz, measuredHz)
-  const counts = `The rule counts in ${printFrequencyShort(referenceHz)}, this was read in ${printFrequencyShort(measuredHz)}.`
+  const counts =
+    `The rule counts in ${printFrequencyShort(referenceHz)}, ` +
+    `this was read in ${printFrequencyShort(measuredHz)}.`
   const noise = `noise would read ${printDb(Math.abs(moreDb))} ${moreDb > 0 ? 'higher' : 'lower'} in the rule’s`
   switch (as) {
     case 'noise':
@@ -66,8 +68,14 @@ export function countedOtherwiseWords({ as, referenceHz, measuredHz }: CountedOt
     case 'carrier':
       return `${counts} Said to be a plain carrier, which reads the same.`
     case 'carrier-taken':
-      return `${counts} A harmonic of an unmodulated carrier is taken for a plain carrier, which reads the same; ${noise}.`
+      return (
+        `${counts} A harmonic of an unmodulated carrier is taken for a plain carrier, ` +
+        `which reads the same; ${noise}.`
+      )
     case 'open':
-      return `${counts} A plain carrier reads the same; ${noise}. Judged for both, until you say which it is or read it in the rule’s bandwidth.`
+      return (
+        `${counts} A plain carrier reads the same; ${noise}. Judged for both, ` +
+        'until you say which it is or read it in the rule’s bandwidth.'
+      )
   }
 }

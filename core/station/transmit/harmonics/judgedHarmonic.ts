@@ -127,5 +127,8 @@ function coarseWords(doubt: NonNullable<SeenLevel['doubt']>): string {
     doubt.resolutionBandwidthHz === null
       ? 'its resolution bandwidth is not known'
       : `wider than its resolution bandwidth of ${printFrequencyShort(doubt.resolutionBandwidthHz)}`
-  return `The trace’s points are ${printFrequencyShort(doubt.stepHz)} apart, ${rbw}: a peak can fall between two of them, so this cannot show that it is clean.`
+  return (
+    `The trace’s points are ${printFrequencyShort(doubt.stepHz)} apart, ${rbw}: ` +
+    'a peak can fall between two of them, so this cannot show that it is clean.'
+  )
 }

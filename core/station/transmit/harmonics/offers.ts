@@ -36,13 +36,17 @@ export function offersFor(step: Step, governs: SlotResult, context: Context): Of
       : null
   const near =
     nearDb !== null && nearDb < NEAR_OVERLOAD_DB
-      ? ` The carrier comes within ${printDb(Math.max(0, nearDb), 0)} of where ${instrument.name} makes harmonics of its own.`
+      ? ` The carrier comes within ${printDb(Math.max(0, nearDb), 0)} of where ${instrument.name} ` +
+        'makes harmonics of its own.'
       : ''
   return [
     {
       id: 'pad-test',
       slotId: slot.id,
-      words: `This verdict hangs on ${slot.label}. A pad test, ten decibels more in front and the same reading again, shows whether the radio makes it or the analyser.${near}`,
+      words:
+        `This verdict hangs on ${slot.label}. A pad test, ` +
+        'ten decibels more in front and the same reading again, ' +
+        `shows whether the radio makes it or the analyser.${near}`,
     },
   ]
 }
@@ -58,7 +62,10 @@ export function bandwidthOffers(slots: readonly SlotResult[]): Offer[] {
     .map(({ slot }) => ({
       id: 'bandwidth',
       slotId: slot.id,
-      words: `${capital(slot.label)} was read in another bandwidth than the rule’s. Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: a second bandwidth tells.`,
+      words:
+        `${capital(slot.label)} was read in another bandwidth than the rule’s. ` +
+        'Say whether it is a plain carrier or like noise, or read it in the rule’s bandwidth: ' +
+        'a second bandwidth tells.',
     }))
 }
 

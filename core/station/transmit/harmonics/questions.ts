@@ -20,7 +20,8 @@ export function askAboutHarmonic(
     const hint =
       atInstrumentDbm > 0 ? `Was it ${MINUS}${Math.abs(reading.seen.value)}?` : 'A slip of the sign?'
     return ask(
-      `${reading.text} would be above the damage level of ${instrument.name} (${printDbm(instrument.damageDbm, 0)}). ${hint}`,
+      `${reading.text} would be above the damage level of ${instrument.name} ` +
+        `(${printDbm(instrument.damageDbm, 0)}). ${hint}`,
     )
   }
   if (isFirstLine(slot)) return askAboutCarrier(step, found.value).flatMap(ask)
@@ -38,6 +39,8 @@ function askAboutCarrier({ claim }: Step, levelDbm: number): string[] {
   if (!isAbsurd(apartDb)) return []
   const side = apartDb > 0 ? 'above' : 'below'
   return [
-    `The carrier comes to ${printDbm(levelDbm)} at the radio, ${printDb(Math.abs(apartDb))} ${side} the claim. Is every pad in the chain, and the offset as given at the bench check?`,
+    `The carrier comes to ${printDbm(levelDbm)} at the radio, ` +
+      `${printDb(Math.abs(apartDb))} ${side} the claim. Is every pad in the chain, ` +
+      'and the offset as given at the bench check?',
   ]
 }

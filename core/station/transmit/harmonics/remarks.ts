@@ -26,7 +26,11 @@ function modelKey({ make, model }: RadioSet): string {
 function remarkText(apart: Disagreement): string {
   const { cleaner, other, line, differenceDb, rangeDb } = apart
   const where = `${line.result.slot.label} of ${printMhz(line.carrierHz)}`
-  return `${setShortName(cleaner)} is ${printDb(differenceDb, 0)} cleaner than ${setShortName(other)} at ${where}, more than the ${printPlusMinus(rangeDb)} the bench can explain. Units of one box can differ this much: do not judge the model by one of them.`
+  return (
+    `${setShortName(cleaner)} is ${printDb(differenceDb, 0)} cleaner than ` +
+    `${setShortName(other)} at ${where}, more than the ${printPlusMinus(rangeDb)} the bench can ` +
+    'explain. Units of one box can differ this much: do not judge the model by one of them.'
+  )
 }
 
 /** One harmonic of one radio. */

@@ -25,7 +25,8 @@ export const harmonicsStation: Station = Object.freeze({
   neededToKey: true,
   roles: HARMONICS_ROLES,
   nothing:
-    'Nothing is planned yet. Harmonics are measured on the channels ticked for them, at every claimed level: put those on the card.',
+    'Nothing is planned yet. Harmonics are measured on the channels ticked for them, ' +
+    'at every claimed level: put those on the card.',
   plan: planHarmonics,
   checks: (step, context) => stepChecks(step, context, HIGHEST_HARMONIC),
   evaluate: evaluateHarmonics,

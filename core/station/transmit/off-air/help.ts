@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const offAirHelp: StationHelp = {
-  what: 'A look at what is radiated, with an antenna in place of a cable. It compares radios in the same place; it is no measurement of harmonics.',
+  what:
+    'A look at what is radiated, with an antenna in place of a cable. ' +
+    'It compares radios in the same place; it is no measurement of harmonics.',
   wrong: [
     'Calling a level off the air a figure in dBc: antenna, distance and room are in it.',
     'Moving anything between two radios, oneself included.',

@@ -29,7 +29,8 @@ export function offAirGeometry(context: Context): string {
 }
 
 const CAUTIONS = [
-  'You transmit on the air here: only on a frequency, at a power and with an identification your licence or the service allows, briefly, and where it disturbs nobody.',
+  'You transmit on the air here: only on a frequency, ' +
+    'at a power and with an identification your licence or the service allows, briefly, and where it disturbs nobody.',
   'Keep the antenna away from eyes and body at high power.',
   'The receive antenna feeds the analyser: begin with padding, and look at the level before you come closer.',
 ]
@@ -47,7 +48,8 @@ export function planOffAir(set: RadioSet, context: Context): Step[] {
       return [...numbers.map(n => ambientSlot(place, n)), ...numbers.map(n => keyedSlot(place, n))]
     },
     instruction:
-      'Ambient first, unkeyed; then key up at the fixed place and read the carrier and its harmonics as the analyser shows them.',
+      'Ambient first, unkeyed; then key up at the fixed place and read the carrier and its harmonics ' +
+      'as the analyser shows them.',
     radioSettings: [SETTINGS.antenna, SETTINGS.toneOff, SETTINGS.dualWatchOff],
     cautions: CAUTIONS,
   })

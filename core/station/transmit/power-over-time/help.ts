@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const powerOverTimeHelp: StationHelp = {
-  what: 'Whether the power holds while the key is kept down. Small sets fold back when they get warm, and some drop to half after a minute.',
+  what:
+    'Whether the power holds while the key is kept down. ' +
+    'Small sets fold back when they get warm, and some drop to half after a minute.',
   wrong: [
     'Beginning with a warm radio: the fall has already happened.',
     'Noting the times from memory.',

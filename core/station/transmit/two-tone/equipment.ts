@@ -15,7 +15,8 @@ export const TWO_TONE_EQUIPMENT: readonly { id: string; words: string }[] = [
   {
     id: 'receiver',
     words:
-      'Receiver or analyser driven so low that its own products lie 10 dB under the radio’s: 10 dB more in front, and the products must fall by no more than 10 dB',
+      'Receiver or analyser driven so low that its own products lie 10 dB under the radio’s: ' +
+      '10 dB more in front, and the products must fall by no more than 10 dB',
   },
   { id: 'rate', words: 'Receiver at its lowest useful sample rate, for more effective bits' },
 ]

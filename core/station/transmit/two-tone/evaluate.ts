@@ -31,7 +31,8 @@ const PEP_DOUBT_DB = 0.7
 
 /** What is said of the conventions wherever a product is shown. */
 export const TWO_SCHOOLS =
-  'Two schools: against either tone, or against the peak envelope power, which is 6.02 dB more flattering. Stored against either tone; both are said.'
+  'Two schools: against either tone, or against the peak envelope power, ' +
+  'which is 6.02 dB more flattering. Stored against either tone; both are said.'
 
 /** Works out one step: PEP against the claim, products in both conventions. */
 export function evaluateTwoTone(step: Step, context: Context): StepResult {
@@ -74,7 +75,10 @@ function ratio(step: Step, slot: Slot, context: Context): SlotResult {
 
 /** A product in both conventions. */
 export function imdWords(belowToneDb: number, atLeast = false): string {
-  return `${atLeast ? 'at least ' : ''}${printDb(belowToneDb)} below either tone, ${printDb(belowToneDb + TONE_BELOW_PEP_DB)} below PEP`
+  return (
+    `${atLeast ? 'at least ' : ''}${printDb(belowToneDb)} below either tone, ` +
+    `${printDb(belowToneDb + TONE_BELOW_PEP_DB)} below PEP`
+  )
 }
 
 /** PEP is what makers of SSB radios claim; it is judged like any claim. */
@@ -106,7 +110,9 @@ function askAboutPower(slots: readonly SlotResult[]): Question[] {
   return [
     {
       slotId: 'mean',
-      words: `PEP stands ${printDb(pep - mean)} above the mean; two equal clean tones make 3.0 dB. Are the tones unequal, is the stage flat-topping, or does the meter not catch the peaks?`,
+      words:
+        `PEP stands ${printDb(pep - mean)} above the mean; two equal clean tones make 3.0 dB. ` +
+        'Are the tones unequal, is the stage flat-topping, or does the meter not catch the peaks?',
     },
   ]
 }

@@ -19,7 +19,9 @@ export const twoToneRecording: RecordingUse = {
 function figuresOf({ twoTone: found, words }: RecordingAnalysis): KeptFigure[] {
   if (!found) return []
   const apartHz = (found.upperHz - found.lowerHz).toFixed(1)
-  const method = `Tones ${printDb(found.meanToneDb)} of full scale, ${apartHz} Hz apart; the worse of both sides, against the mean of both tones. ${words}`
+  const method =
+    `Tones ${printDb(found.meanToneDb)} of full scale, ${apartHz} Hz apart; ` +
+    `the worse of both sides, against the mean of both tones. ${words}`
   const products = PRODUCT_ORDERS.flatMap((order): KeptFigure[] => {
     const worst = found.worst[order]
     if (!worst) return []

@@ -84,7 +84,9 @@ function matchResult(step: Step, slot: Slot, context: Context): SlotResult {
   const found = foundFigure(reading, { own: [bridgeLine(vswrSlope(reflection), context)] }, context)
   const antenna = antennaAt(step, context)
   const claim = antenna && againstLabel(found, slot, antenna, context)
-  const lossWords = `return loss ${lossFigure(returnLossDbFromVswr(vswr))}, ${printDb(mismatchLossDbFromVswr(vswr), 2)} lost`
+  const lossWords =
+    `return loss ${lossFigure(returnLossDbFromVswr(vswr))}, ` +
+    `${printDb(mismatchLossDbFromVswr(vswr), 2)} lost`
   return {
     ...NOTHING,
     slot,
@@ -96,7 +98,8 @@ function matchResult(step: Step, slot: Slot, context: Context): SlotResult {
     words: claim?.words ?? lossWords,
     notes: [
       `${lossWords.replace(/^r/, 'R')}.`,
-      `A bridge that sees ${printDb(-20 * Math.log10(leakOf(context).halfWidth), 0)} down leaves a small reflection open.`,
+      `A bridge that sees ${printDb(-20 * Math.log10(leakOf(context).halfWidth), 0)} down leaves a ` +
+        'small reflection open.',
       antenna?.held ? `Held: ${antenna.held}.` : 'Nobody said how it was held: a hand or a table changes it.',
       ...(reading.seen.method ? [reading.seen.method] : []),
     ],
@@ -191,7 +194,10 @@ function questionsOf(step: Step, context: Context): Question[] {
     ? [
         {
           slotId: 'loss',
-          words: `Matched better than ${printNumber(SUSPICIOUS.vswr, 1)}:1 over ${Math.round(100 * share)} % of its frequency: lossy antennas look so. Does it hear as well as the others?`,
+          words:
+            `Matched better than ${printNumber(SUSPICIOUS.vswr, 1)}:1 over ` +
+            `${Math.round(100 * share)} % of its frequency: lossy antennas look so. ` +
+            'Does it hear as well as the others?',
         },
       ]
     : []

@@ -2,7 +2,9 @@ import type { StationHelp } from '../../help'
 
 /** Why and how, in our own words. */
 export const antennaHelp: StationHelp = {
-  what: 'How well the antenna fits 50 Ω on its channels. A good match is no proof that it radiates: a dummy load matches best.',
+  what:
+    'How well the antenna fits 50 Ω on its channels. A good match is no proof that it radiates: ' +
+    'a dummy load matches best.',
   wrong: [
     'The hand, the table and the cable are part of a handheld’s antenna.',
     'A calibration made at another plane.',

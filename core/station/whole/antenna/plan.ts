@@ -35,7 +35,9 @@ export function planAntenna(set: RadioSet, context: Context): Step[] {
       durationS: 240,
       slots: place => slotsOf(place),
       instruction:
-        'Read the match at each channel: VSWR, return loss, or forward and reflected power (5/0.2 W); or bring in a sweep (.s1p). Held as in use: a hand-held antenna takes the body for its other half.',
+        'Read the match at each channel: VSWR, return loss, ' +
+        'or forward and reflected power (5/0.2 W); or bring in a sweep (.s1p). Held as in use: ' +
+        'a hand-held antenna takes the body for its other half.',
       radioSettings: [{ id: 'held', words: heldWords(antenna) }],
       cautions: CAUTIONS,
     }),
@@ -43,7 +45,8 @@ export function planAntenna(set: RadioSet, context: Context): Step[] {
 }
 
 const CAUTIONS: readonly string[] = [
-  'An in-line meter is keyed on the antenna itself: only on a frequency you are licensed for, shortly, at the lowest power. Local rules and your licence decide.',
+  'An in-line meter is keyed on the antenna itself: only on a frequency you are licensed for, ' +
+    'shortly, at the lowest power. Local rules and your licence decide.',
   'RF burns: off the antenna while keyed, eyes and body away from it.',
   'An analyser of antennas is no load: never key a radio into it.',
 ]

@@ -26,7 +26,9 @@ export function antennaRemarks(sets: readonly RadioSet[], context: Context): Rem
         {
           id: `antenna:${set.id}:${id}`,
           title: `Antennas of ${setShortName(set)}, ${name}`,
-          text: `At the worst channel: ${words.join('; ')}. A match is not yet radiation: compare them off the air as well.`,
+          text:
+            `At the worst channel: ${words.join('; ')}. A match is not yet radiation: ` +
+            'compare them off the air as well.',
         },
       ]
     })

@@ -29,7 +29,9 @@ export const antennaStation: Station = Object.freeze({
     const antenna = antennaAt(step, context)
     if (!antenna?.labelHz) return []
     const [fromHz, toHz] = antenna.labelHz
-    const words = `${printVswr(antenna.labelVswr ?? USUAL_VSWR)} from ${printFrequencyShort(fromHz)} to ${printFrequencyShort(toHz)}`
+    const words =
+      `${printVswr(antenna.labelVswr ?? USUAL_VSWR)} from ${printFrequencyShort(fromHz)} to ` +
+      `${printFrequencyShort(toHz)}`
     return [{ by: 'its label', words, figure: true }]
   },
   questions: () => [

@@ -39,7 +39,10 @@ export function efficiencyOf(step: Step, context: Context): Efficiency | null {
   return {
     found: workedOutFigure({ value: percent, unit: '%', own }, context),
     reading: amperes,
-    words: `${printWatts(powerW)} at ${carrier.where}, of ${printNumber(volts.seen.value, 2)}${UNIT_SPACE}V × ${printAmperes(amperes.seen.value)} = ${printWatts(drawnW)}.`,
+    words:
+      `${printWatts(powerW)} at ${carrier.where}, ` +
+      `of ${printNumber(volts.seen.value, 2)}${UNIT_SPACE}V × ${printAmperes(amperes.seen.value)} = ` +
+      `${printWatts(drawnW)}.`,
   }
 }
 

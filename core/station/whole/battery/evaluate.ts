@@ -137,7 +137,8 @@ function lifeResult(step: Step, slot: Slot, context: Context): SlotResult {
     reading: latest,
     words: `${printNumber(hours, 1)}${UNIT_SPACE}h ${printPlusMinus(found.budget.range, 'h')} on a charge`,
     notes: [
-      `${charge.words}; ${dutyWords(duty)}, ${keyed.label.toLowerCase()}, ${saver ? 'saver on while it waits' : 'saver off while it waits'}.`,
+      `${charge.words}; ${dutyWords(duty)}, ${keyed.label.toLowerCase()}, ` +
+        `${saver ? 'saver on while it waits' : 'saver off while it waits'}.`,
       shareWords(currents, duty),
       'Counted at the currents that were read; cold, age and a cut-off before the pack is empty take from it.',
     ],
@@ -151,7 +152,10 @@ function dutyWords({ transmitPercent, audioPercent }: NamedDuty): string {
 function shareWords(currents: Parameters<typeof meanCurrent>[0], duty: NamedDuty): string {
   const { transmitA, audioA, waitsA, meanA } = meanCurrent(currents, duty)
   const share = (amperes: number) => `${Math.round((100 * amperes) / meanA)} %`
-  return `Of the charge ${share(transmitA)} goes into transmitting, ${share(audioA)} into receiving, ${share(waitsA)} into waiting.`
+  return (
+    `Of the charge ${share(transmitA)} goes into transmitting, ${share(audioA)} into receiving, ` +
+    `${share(waitsA)} into waiting.`
+  )
 }
 
 interface DensityOf {

@@ -43,7 +43,9 @@ function orderQuestions(step: Step, context: Context): Question[] {
     .filter(({ less, more }) => less.currentA > more.currentA)
     .map(({ less, more }) => ({
       slotId: more.slotId,
-      words: `${printAmperes(less.currentA)} ${less.what} is more than ${printAmperes(more.currentA)} ${more.what}. mA typed as A, or the two mixed up?`,
+      words:
+        `${printAmperes(less.currentA)} ${less.what} is more than ${printAmperes(more.currentA)} ` +
+        `${more.what}. mA typed as A, or the two mixed up?`,
     }))
 }
 
@@ -58,7 +60,9 @@ function densityQuestions(slots: readonly SlotResult[]): Question[] {
       ? [
           {
             slotId: slot.id,
-            words: `${printNumber(found.value, 0)}${UNIT_SPACE}${found.unit} by its label is more than any lithium cell holds (${most}). Is the label to be believed? A discharge tells.`,
+            words:
+              `${printNumber(found.value, 0)}${UNIT_SPACE}${found.unit} by its label is more than any ` +
+              `lithium cell holds (${most}). Is the label to be believed? A discharge tells.`,
           },
         ]
       : []
@@ -71,7 +75,10 @@ function efficiencyQuestions(slots: readonly SlotResult[]): Question[] {
     ? [
         {
           slotId: efficiency.slot.id,
-          words: `${printNumber(efficiency.found.value, 0)} % of the supply leaves the socket: more than a transmitter does (${MOST_EFFICIENT_PERCENT} % at most, common practice). Were current and power read at one level?`,
+          words:
+            `${printNumber(efficiency.found.value, 0)} % of the supply leaves the socket: ` +
+            `more than a transmitter does (${MOST_EFFICIENT_PERCENT} % at most, common practice). ` +
+            'Were current and power read at one level?',
         },
       ]
     : []

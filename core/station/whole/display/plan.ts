@@ -81,7 +81,8 @@ function ofSignal(set: RadioSet, context: Context): Step[] {
     interlocks: (place, here) =>
       reversePowerLocks({ ...place, set: here.set }, here.chains, [GENERATOR], context),
     instruction:
-      'Turn the generator up from nothing until the display just reaches each step, and type its level. A bar without numbers: its lowest and its full deflection stand for S1 and S9.',
+      'Turn the generator up from nothing until the display just reaches each step, ' +
+      'and type its level. A bar without numbers: its lowest and its full deflection stand for S1 and S9.',
     radioSettings: HEARING_SETTINGS,
     cautions: HEARING_CAUTIONS,
   })

@@ -79,9 +79,13 @@ function changeResult(step: Step, slot: Slot, context: Context): SlotResult {
       notes: [],
     },
     verdict: verdictWithout('observation', 'One unit beside itself; not a verdict.'),
-    words: `×${most.n} of ${printMhz(most.carrierHz)} is ${printDb(Math.abs(most.strongerDb))} ${most.strongerDb < 0 ? 'weaker' : 'stronger'} than ${against}`,
+    words:
+      `×${most.n} of ${printMhz(most.carrierHz)} is ${printDb(Math.abs(most.strongerDb))} ` +
+      `${most.strongerDb < 0 ? 'weaker' : 'stronger'} than ${against}`,
     notes: [
-      `The greatest difference of ${changes.length} ${changes.length === 1 ? 'harmonic' : 'harmonics'} that were read of both; what both readings share of the bench cancels.`,
+      `The greatest difference of ${changes.length} ` +
+        `${changes.length === 1 ? 'harmonic' : 'harmonics'} that were read of both; ` +
+        'what both readings share of the bench cancels.',
       ...(isSure ? [] : ['No more than the two readings leave open: the firmware need not be the cause.']),
     ],
   }
@@ -148,7 +152,9 @@ function turnedRound(step: Step, n: number, context: Context): Question[] {
     ? [
         {
           slotId: `to-${n}`,
-          words: `Range ${n} ends on ${printMhz(range.toHz)}, before it begins. Were the ends typed the wrong way round?`,
+          words:
+            `Range ${n} ends on ${printMhz(range.toHz)}, before it begins. ` +
+            'Were the ends typed the wrong way round?',
         },
       ]
     : []

@@ -33,11 +33,15 @@ export function planFirmware(set: RadioSet, context: Context): Step[] {
     durationS: 600,
     slots: place => [...slotsOf(place), ...againstOthers(set, place, context)],
     instruction:
-      'Note version and lock state before anything is changed. Find the ends of each range by keying shortly into a load, lowest power. To compare harmonics of two firmwares, add the same unit as a second sample, with the same serial number.',
+      'Note version and lock state before anything is changed. ' +
+      'Find the ends of each range by keying shortly into a load, lowest power. ' +
+      'To compare harmonics of two firmwares, add the same unit as a second sample, with the same serial number.',
     radioSettings: [{ id: 'load', words: 'Load on the socket, nothing radiates' }],
     cautions: [
-      'A change of firmware may brick the set, void its approval and change what is lawful with it. Only the owner decides.',
-      'That it transmits on a range is no permission to: only into a load, and on the air only what your licence allows. Local rules decide; this is not legal advice.',
+      'A change of firmware may brick the set, void its approval and change what is lawful with it. ' +
+        'Only the owner decides.',
+      'That it transmits on a range is no permission to: only into a load, ' +
+        'and on the air only what your licence allows. Local rules decide; this is not legal advice.',
       'How a lock is taken off is not said here.',
     ],
   })

@@ -53,7 +53,8 @@ export function planInside(set: RadioSet, context: Context): Step[] {
       return [...pairs, ...depths, ...presets]
     },
     instruction:
-      'Read power and deviation at their own stations: what stood there when it was begun is “before”; what is read from now on counts as adjusting, then as after.',
+      'Read power and deviation at their own stations: ' +
+      'what stood there when it was begun is “before”; what is read from now on counts as adjusting, then as after.',
     radioSettings: [{ id: 'load', words: 'Load on the socket' }],
     cautions: INSIDE_CAUTIONS,
   })
@@ -61,6 +62,7 @@ export function planInside(set: RadioSet, context: Context): Step[] {
 
 const INSIDE_CAUTIONS: readonly string[] = [
   'High voltages at radio frequency stand inside a set that is keyed: one hand, insulated tools, no rings.',
-  'Adjusting may void approval and warranty, and what is lawful with the set. Only for the licensed or competent; local rules decide.',
+  'Adjusting may void approval and warranty, and what is lawful with the set. ' +
+    'Only for the licensed or competent; local rules decide.',
   ...TRANSMIT_CAUTIONS,
 ]

@@ -27,7 +27,8 @@ export function planLabels(set: RadioSet, context: Context): Step[] {
     durationS: 300,
     slots: place => slotsOf(set, place),
     instruction:
-      'Copy what is printed, letter by letter: an approval number that differs between box, body and menu says that they are not of one set.',
+      'Copy what is printed, letter by letter: an approval number that differs between box, ' +
+      'body and menu says that they are not of one set.',
     radioSettings: [],
     cautions: [
       'An approval number is looked up at whoever gave it; that it is printed proves nothing. This is no legal advice.',

@@ -70,7 +70,8 @@ export function planStress(set: RadioSet, context: Context): Step[] {
     needsFullSupply: true,
     slots: slotsOf,
     instruction:
-      'Power before; five minutes keyed into 50 Ω, with the rests the clock asks for; then open, then short, five seconds each; power after, through the same chain.',
+      'Power before; five minutes keyed into 50 Ω, with the rests the clock asks for; then open, ' +
+      'then short, five seconds each; power after, through the same chain.',
     radioSettings: [fullSupply(set), SETTINGS.timeOutOff],
     cautions: [
       ...TRANSMIT_CAUTIONS,
