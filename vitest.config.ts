@@ -11,6 +11,7 @@ const alias = { '#core': folder('./core'), '~': folder('./app'), joi }
 const APART = [
   ...['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'reviewTabs', 'shelfStore', 'ownRulebooks'],
   'copyFolder',
+  'nearWindow',
 ].map(name => `tests/app/${name}.test.ts`)
 /**
  * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.
