@@ -14,15 +14,21 @@ export interface SaidOfRadios extends Findings {
 export function useFindings(shown: () => readonly RadioSet[]) {
   const planned = useWorkedThrough('plans')
   const judged = useWorkedThrough('results')
-  const found = useSliced<SaidOfRadios>(() => begun(planned.value.value, saidOf, shown()))
-  const together = useSliced<Remark[]>(() => begun(judged.value.value, remarksOf, undefined))
-  const share = computed(() => planned.share.value ?? found.share.value)
+  const said = useSliced(() => begun(planned.value.value, context => saidOf(context, shown())))
+  const found = said.value
+  /** What was found of all radios, where all are shown. */
+  const ofAll = computed(() => {
+    const count = judged.value.value?.review.sets.length
+    return found.value?.sets.length === count ? found.value : null
+  })
+  const together = useSliced(() => begun(judged.value.value, context => remarksOf(context, ofAll.value)))
+  const share = computed(() => planned.share.value ?? said.share.value)
   const togetherShare = computed(() => judged.share.value ?? together.share.value)
-  return { found: found.value, share, together: together.value, togetherShare }
+  return { found, share, together: together.value, togetherShare }
 }
 
-function begun<T, A>(context: Context | null, work: (context: Context, about: A) => Sliced<T>, about: A) {
-  return context && { work: work(context, about), isSmall: isSmallReview(context.review) }
+function begun<T>(context: Context | null, work: (context: Context) => Sliced<T>) {
+  return context && { work: work(context), isSmall: isSmallReview(context.review) }
 }
 
 function* saidOf(context: Context, sets: readonly RadioSet[]): Sliced<SaidOfRadios> {
@@ -35,6 +41,6 @@ function* saidOf(context: Context, sets: readonly RadioSet[]): Sliced<SaidOfRadi
   return { ...found, keying }
 }
 
-function* remarksOf(context: Context): Sliced<Remark[]> {
-  return remarks(yield* findingsInSlices(context), context)
+function* remarksOf(context: Context, ofAll: Findings | null): Sliced<Remark[]> {
+  return remarks(ofAll ?? (yield* findingsInSlices(context)), context)
 }

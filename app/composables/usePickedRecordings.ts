@@ -2,6 +2,9 @@ import type { Step } from '#core/step'
 import type { RecordingLook } from '~/workers/recording.worker'
 import { firstSetup, type RecordingSetup } from './recordingSetup'
 
+/** Said where something else was picked. */
+export const KNOWN_RECORDINGS = 'Known: WAV, and SigMF as two files or an archive. Nothing was brought in.'
+
 /** The files that were picked or dropped, what recordings are in them, and how one of them is to be taken. */
 export function usePickedRecordings(step: Readonly<Ref<Step | null>>) {
   const ui = useUiStore()
@@ -15,10 +18,7 @@ export function usePickedRecordings(step: Readonly<Ref<Step | null>>) {
       const { lookAtRecordings } = await import('~/workers/recordingWorkers')
       const found = await lookAtRecordings(picked)
       if (found.length === 0)
-        throw new Error(
-          'None of these files is a recording known here. Known: WAV, ' +
-            'and SigMF as two files or an archive. Nothing was brought in.',
-        )
+        throw new Error(`None of these files is a recording known here. ${KNOWN_RECORDINGS}`)
       files.value = picked
       looks.value = found
       choose(0)

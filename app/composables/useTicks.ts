@@ -5,7 +5,7 @@ import type { Step } from '#core/step'
 export function useTicks(step: () => Step, label: string) {
   const store = useReviewStore()
   const key = computed(() => stepKey(step().set.id, step().id))
-  const ticked = useKept(() => store.review?.ticks[key.value] ?? [])
+  const ticked = useStable(() => store.review?.ticks[key.value] ?? [])
 
   function tick(id: string, value: boolean | null): void {
     store.change(label, draft => {

@@ -1,7 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { useEventListener } from '@vueuse/core'
 import type { ShallowRef } from 'vue'
-import { useNextTurn } from './useNextTurn'
 import { useTurns } from './useTurns'
 
 /** Lists up to this long are drawn whole: nothing of them is missing when the page is searched or printed. */
@@ -11,7 +10,7 @@ const DRAWN_WHOLE = 400
 const FIRST_LINES = 6
 const FIRST_TURNS = 6
 
-/** Lines drawn beyond either end of the window; none in the first turn, so that the page answers sooner. */
+/** Lines drawn beyond either end of the window. */
 const BEYOND = 12
 
 /**
@@ -33,12 +32,11 @@ export function useVirtualLines<T>(
   watch([lines, host], () => void nextTick(measureTop))
   useEventListener(window, 'resize', measureTop)
 
-  const reachesBeyond = useNextTurn(() => isVirtual.value)
   const virtualizer = useWindowVirtualizer(
     computed(() => ({
       count: isVirtual.value ? lines().length : 0,
       estimateSize: (index: number) => estimatePx(lines()[index]!),
-      overscan: reachesBeyond.value ? BEYOND : 0,
+      overscan: BEYOND,
       scrollMargin: topPx.value,
     })),
   )

@@ -35,7 +35,7 @@ export {
   type EmissionPlace,
   partHalfWidthDb,
 } from './chainContributions'
-export { instrumentContributions, accuracyInWords } from './instrumentContributions'
+export { instrumentContributions, accuracyInWords, referenceInWords } from './instrumentContributions'
 export { benchChecks, worstSeverity } from './benchChecks'
 export type { BenchCheck, BenchCheckInput, CheckSeverity } from './checks/check'
 export {

@@ -104,7 +104,8 @@ function analyserContributions(analyser: SpectrumAnalyser): Contribution[] {
 const flatnessInWords = (flatnessDb: number | null): string =>
   flatnessDb === null ? '' : `, of which ${printPlusMinus(flatnessDb)} over frequency`
 
-const referenceInWords = (referencePpm: number | null): string =>
+/** A frequency reference in words, to stand behind others: `, reference ±2 ppm`; nothing where it is not said. */
+export const referenceInWords = (referencePpm: number | null): string =>
   referencePpm === null ? '' : `, reference ±${referencePpm} ppm`
 
 /** The instrument's accuracy in words: `±5 % of full scale, 20 W` or `±2 dB`. */

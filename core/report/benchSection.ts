@@ -6,6 +6,7 @@ import {
   type Instrument,
   type Part,
   phaseNoiseAt,
+  referenceInWords,
   type SignalGenerator,
 } from '../chain'
 import {
@@ -59,7 +60,7 @@ export function benchSection(context: Context): ReportSection {
 }
 
 function windowInWords(instrument: Instrument): string {
-  const reference = instrument.referencePpm === null ? '' : `, reference ±${instrument.referencePpm} ppm`
+  const reference = referenceInWords(instrument.referencePpm)
   switch (instrument.kind) {
     case 'receiver':
       return `damage ${printDbm(instrument.damageDbm, 0)}, overload ${printDbm(instrument.overloadDbm, 0)}${reference}`

@@ -8,12 +8,12 @@ import VerdictMark from '~/components/verdict/VerdictMark.vue'
 import { breathe } from '~/composables/breathe'
 import { oneATurn } from '~/composables/oneATurn'
 import type { SaveState } from '~/composables/useReviewSaving'
-import { useKept } from '~/composables/useKept'
+import { useStable } from '~/composables/useStable'
 
 describe('a value that is kept', () => {
   it('is the very same for as long as it says the same, and tells nobody', async () => {
     const lines = shallowRef([{ words: 'Pad 30 dB', level: { dbm: 36.99 } }])
-    const kept = useKept(() => lines.value.map(line => ({ ...line, level: { ...line.level } })))
+    const kept = useStable(() => lines.value.map(line => ({ ...line, level: { ...line.level } })))
     let told = 0
     watch(kept, () => (told += 1))
     const first = kept.value
@@ -30,7 +30,7 @@ describe('a value that is kept', () => {
 
   it('may be null first, and none later', () => {
     const step = shallowRef<string | null>(null)
-    const kept = useKept(() => step.value)
+    const kept = useStable(() => step.value)
     expect(kept.value).toBeNull()
     step.value = 'carrier'
     expect(kept.value).toBe('carrier')
@@ -113,7 +113,7 @@ describe('an entry of the order of work', () => {
 
   it('is drawn anew only when its own mark changed', async () => {
     const marks = ref({ power: '0/3', harmonics: '0/9' })
-    const to = useKept(() => ({ path: '/review/a/power', query: { set: 's' } }))
+    const to = useStable(() => ({ path: '/review/a/power', query: { set: 's' } }))
     const entry = (title: string, words: string) =>
       h(OrderEntry, { key: title, to: to.value, title, isHere: false, state: null, words })
     const all = computed(() => Object.entries(marks.value))

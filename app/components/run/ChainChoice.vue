@@ -6,7 +6,7 @@ import type { StationRun } from '~/composables/useStationRun'
 const { run, step } = defineProps<{ run: StationRun; step: Step }>()
 const store = useReviewStore()
 
-const roles = useKept(() => {
+const roles = useStable(() => {
   const context = store.context
   if (!context) return []
   const all = Object.entries(run.station.roles).filter(([role]) => role in step.chains)

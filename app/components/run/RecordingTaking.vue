@@ -18,11 +18,7 @@ const { record } = useSimulatedReceiver()
 function take(files: File[]): void {
   if (files.length === 0 || store.readOnly) return
   if (files.some(({ name }) => isRecordingName(name))) void recordings.bringIn(files)
-  else
-    ui.sayProblem(
-      `“${files[0]!.name}” is no recording known here. ` +
-        'Known: WAV, and SigMF as two files or an archive. Nothing was brought in.',
-    )
+  else ui.sayProblem(`“${files[0]!.name}” is no recording known here. ${KNOWN_RECORDINGS}`)
 }
 
 function picked(event: Event): void {

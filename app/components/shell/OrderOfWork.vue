@@ -22,7 +22,7 @@ watch(here, now => {
   listOpen.value = false
 })
 
-const links = useKept(() => Object.fromEntries(places().map(({ id }) => [id, placeTo(id)])))
+const links = useStable(() => Object.fromEntries(places().map(({ id }) => [id, placeTo(id)])))
 const groups = computed(() =>
   groupsOf(order.value).map(group => ({
     ...group,
@@ -38,7 +38,7 @@ const groups = computed(() =>
     })),
   })),
 )
-const options = useKept(() =>
+const options = useStable(() =>
   sets.value.map(radio => ({
     value: radio.id,
     title: setShortName(radio) + (radio.role === 'control' ? ' (control)' : ''),
@@ -90,7 +90,7 @@ function toggleList(): void {
     </button>
     <div id="order-list" class="list" :class="{ shown: listOpen }">
       <section v-for="group in groups" :key="group.id">
-        <button type="button" class="head" :aria-expanded="group.isOpen" @click="toggle(group.id)">
+        <button type="button" class="order-line head" :aria-expanded="group.isOpen" @click="toggle(group.id)">
           <VIcon :icon="mdiChevronDown" size="16" :class="['arrow', { turned: group.isOpen }]" />
           <VerdictMark v-if="group.state" :state="group.state" />
           <span class="title">{{ group.title }}</span>
@@ -147,17 +147,10 @@ ul {
   padding: 0;
 }
 .head {
-  display: flex;
-  align-items: center;
   gap: 8px;
-  width: 100%;
   min-height: 32px;
   padding: 4px 14px 4px 12px;
-  color: var(--ink);
   font-weight: 700;
-}
-.head:hover {
-  background: rgba(var(--v-theme-surface), 0.55);
 }
 .arrow {
   color: var(--ink-3);
@@ -165,14 +158,6 @@ ul {
 }
 .turned {
   transform: rotate(0deg);
-}
-.title {
-  flex: 1;
-}
-.count {
-  font-size: 13px;
-  color: var(--ink-3);
-  font-weight: 400;
 }
 .in-hand {
   display: none;
@@ -216,11 +201,10 @@ ul {
   .list.shown {
     display: block;
   }
-  .head {
-    min-height: 44px;
-  }
   .foot {
     display: none;
   }
 }
 </style>
+
+<style scoped src="./orderLine.css"></style>

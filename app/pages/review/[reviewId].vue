@@ -40,7 +40,7 @@ watchEffect(() => {
 /** Places that are about no radio in particular. */
 const WIDE = ['findings', 'sheet', 'report', 'publish', 'rulebooks']
 const wide = computed(() => WIDE.includes(place.value?.id ?? ''))
-const crumbs = useKept(() =>
+const crumbs = useStable(() =>
   title.value !== null
     ? [
         ...(practice.session ? [{ text: 'Practice', to: `/review/${reviewId.value}/practice` }] : []),
@@ -51,7 +51,7 @@ const crumbs = useKept(() =>
 )
 /** What feeds the radio matters where it is keyed. */
 const showsSupply = computed(() => set.value !== null && !wide.value && stepInHand.value?.work !== 'hears')
-const lamps = useKept(() => [
+const lamps = useStable(() => [
   ...heat.value,
   ...lampsFrom(checks.value, showsSupply.value ? set.value!.supplyNow : null),
 ])

@@ -48,7 +48,7 @@ const slots = computed(() => shown.value.map(({ slot }) => slot))
 const kept = (slotId: string) => (step.value && store.context?.readingsOf(step.value).get(slotId)) ?? null
 const reachable = computed(() => slots.value.filter(isReachable))
 const disabled = computed(() => store.readOnly || !step.value || chainIdOf(step.value) === null)
-const offers = useKept(() => result.value?.offers ?? [])
+const offers = useStable(() => result.value?.offers ?? [])
 
 function isReachable(slot: Slot): boolean {
   return store.context !== null && step.value !== null && stepReach(step.value, slot, store.context).covered

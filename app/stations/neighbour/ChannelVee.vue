@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { spacingOf } from '#core/band'
-import { printDb } from '#core/quantity'
 import { rejectionsOf, type School, SCHOOLS } from '#core/station'
 import { buildRejectionOption } from '~/charts/rejectionOption'
+import { spokenRatios } from '~/charts/spoken'
 import type { StationPart } from '~/stations'
 import { drawnLimits } from '../drawnLimits'
 
@@ -50,13 +50,7 @@ const option = computed(() =>
   }),
 )
 const spoken = computed(
-  () =>
-    `Neighbour channel by ${SCHOOLS[school.value].title}. ${result.words}. ` +
-    drawn.value
-      .map(
-        ({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`,
-      )
-      .join('; '),
+  () => `Neighbour channel by ${SCHOOLS[school.value].title}. ${result.words}. ${spokenRatios(drawn.value)}`,
 )
 </script>
 

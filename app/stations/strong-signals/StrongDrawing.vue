@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { printDb, printDbm } from '#core/quantity'
+import { printDbm } from '#core/quantity'
 import { blockingRatios, survivalOf } from '#core/station'
 import { buildRejectionOption } from '~/charts/rejectionOption'
+import { spokenRatios } from '~/charts/spoken'
 import { buildSurvivalOption } from '~/charts/survivalOption'
 import type { StationPart } from '~/stations'
 import { drawnLimits } from '../drawnLimits'
@@ -41,14 +42,7 @@ const survival = computed(() =>
 const survivalOption = computed(
   () => survival.value && buildSurvivalOption({ palette: palette.value, survival: survival.value }),
 )
-const spokenBlocking = computed(
-  () =>
-    `Blocking. ${drawn.value
-      .map(
-        ({ name, ratioDb, isLowerBound }) => `${name}: ${isLowerBound ? 'at least ' : ''}${printDb(ratioDb)}`,
-      )
-      .join('; ')}`,
-)
+const spokenBlocking = computed(() => `Blocking. ${spokenRatios(drawn.value)}`)
 const spokenSurvival = computed(() => {
   if (!survival.value) return ''
   const { before, after, words } = survival.value

@@ -56,8 +56,9 @@ export function workerFolder(): CopyFolder {
       try {
         return await (await placeOf(name)).createSyncAccessHandle()
       } catch (error) {
+        if (!isMissing(error)) throw error
         // Another tab has removed it since.
-        if (!isMissing(error) || !places.delete(name)) throw error
+        places.delete(name)
         return (await placeOf(name)).createSyncAccessHandle()
       }
     },

@@ -40,12 +40,13 @@ export function createJournalStore(folder: CopyFolder) {
   function append(file: OpenFile, reviewId: string, text: string): void {
     const bytes = frame(new TextEncoder().encode(text))
     // Asked once: each question goes to another process of the browser.
-    let size = file.getSize()
-    if (size !== sizes.get(reviewId)) file.truncate((size = soundFrames(bytesOf(file)).soundBytes))
-    if (size + bytes.length > JOURNAL_BYTES) file.truncate((size = 0))
-    file.write(bytes, { at: size })
+    const size = file.getSize()
+    const sound = size === sizes.get(reviewId) ? size : soundFrames(bytesOf(file)).soundBytes
+    const at = sound + bytes.length > JOURNAL_BYTES ? 0 : sound
+    if (at !== size) file.truncate(at)
+    file.write(bytes, { at })
     file.flush()
-    sizes.set(reviewId, size + bytes.length)
+    sizes.set(reviewId, at + bytes.length)
   }
 
   const removeJournal = (reviewId: string) => inTurn(() => folder.remove(journalFile(reviewId)))
