@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { darkTheme, lightTheme } from './app/theme/themes'
+import { version } from './package.json'
 import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { fileHeaders } from './server/utils/securityHeaders'
 
@@ -27,7 +28,7 @@ export default defineNuxtConfig({
     '~/assets/layout.css',
   ],
   runtimeConfig: {
-    public: { demo: false, version: process.env.npm_package_version ?? '0.4.0' },
+    public: { demo: false, version },
   },
   app: {
     head: {

@@ -12,6 +12,7 @@ const APART = [
   ...['toyStation', 'listening', 'reviewStorage', 'reviewStore', 'reviewTabs', 'shelfStore', 'ownRulebooks'],
   'copyFolder',
   'nearWindow',
+  'filesAhead',
 ].map(name => `tests/app/${name}.test.ts`)
 /**
  * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.

@@ -5,6 +5,7 @@ import { atOnce, type Sliced } from '#core/sliced'
 import { stationById, stations, wantedStations } from '#core/station'
 import { stepPlaces } from '#core/step'
 import { type Place, type PlaceGroup, places } from '~/keys/places'
+import { pageIdle } from './pageIdle'
 
 /** What stands beside a place: its mark and a few words. */
 export interface PlaceMark {
@@ -41,18 +42,10 @@ export function useOrderMarks() {
     return {
       work: marksInSlices(context, inHand),
       isSmall: context === null,
-      after: store.savedSoon().then(idle),
+      after: store.savedSoon().then(() => pageIdle(LATEST_MS)),
     }
   })
   return { order: computed(() => worked.value.value ?? NOTHING) }
-}
-
-function idle(): Promise<void> {
-  return new Promise(resolve => {
-    if (typeof requestIdleCallback === 'function')
-      requestIdleCallback(() => resolve(), { timeout: LATEST_MS })
-    else setTimeout(resolve, LATEST_MS / 3)
-  })
 }
 
 type MaybeContext = ReturnType<typeof useReviewStore>['context']

@@ -30,7 +30,15 @@ export interface StationView {
   bands?: (step: Step, analysis: RecordingAnalysis) => ShadedBand[]
 }
 
-const lazy = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load)
+type Load = () => Promise<{ default: Component }>
+
+const loads = new WeakMap<Component, Load>()
+
+function lazy(load: Load): Component {
+  const part = defineAsyncComponent(load)
+  loads.set(part, load)
+  return part
+}
 
 /** Views by station; a station without one has the usual screen and no drawing. */
 export const stationViews: Readonly<Record<string, StationView>> = {
@@ -113,4 +121,10 @@ export const stationViews: Readonly<Record<string, StationView>> = {
 /** The view of a station; empty where it has none of its own. */
 export function stationView(stationId: string): StationView {
   return stationViews[stationId] ?? {}
+}
+
+/** Fetches what a station’s screen is drawn with before it is opened. */
+export async function fetchStationView(stationId: string): Promise<void> {
+  const { bands: _bands, ...parts } = stationView(stationId)
+  await Promise.all(Object.values(parts).map(part => loads.get(part)?.()))
 }

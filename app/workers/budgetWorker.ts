@@ -1,44 +1,74 @@
-import { type Remote, wrap } from 'comlink'
+import { type Remote, transfer, wrap } from 'comlink'
 import type { Contribution } from '#core/uncertainty'
+import { brokenWorker } from './brokenWorker'
 import type { BudgetWorker, SimulatedFigures } from './budget.worker'
 
-interface Warm {
-  remote: Remote<BudgetWorker>
-  /** Rejects when the worker breaks. */
+const NOT_STARTED = 'The simulation did not start. Reload the page and try again.'
+
+/** Parts of a simulation, each with a stream of its own: the figures are the same however many draw them. */
+const STREAMS = 4
+
+interface Crew {
+  remotes: Remote<BudgetWorker>[]
+  /** Rejects when a worker breaks. */
   broken: Promise<never>
 }
 
-let warm: Warm | null = null
+let warm: Crew | null = null
 
-/** Starts the worker and shows it such a budget, so that it answers at once when it is asked. */
-export function warmBudgetWorker(contributions: readonly Contribution[]): void {
-  const { remote, broken } = startedWorker()
-  void Promise.race([remote.warmUp(plain(contributions)), broken]).catch(() => {})
+/** Starts the workers and shows them such a budget, so that they answer at once when they are asked. */
+export function warmBudgetWorkers(contributions: readonly Contribution[]): void {
+  const { remotes, broken } = startedCrew()
+  const shown = remotes.map(remote => remote.warmUp(plain(contributions)))
+  void Promise.race([Promise.all(shown), broken]).catch(() => {})
 }
 
-/** The worker; it stays for the next question. */
-function startedWorker(): Warm {
+/** As many workers as have a processor to themselves; they stay for the next question. */
+function startedCrew(): Crew {
   if (warm) return warm
-  const worker = new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_resolve, reject) =>
-    worker.addEventListener('error', () => {
-      warm = null
-      worker.terminate()
-      reject(new Error('The simulation did not start. Reload the page and try again.'))
-    }),
+  const size = Math.max(1, Math.min(STREAMS, navigator.hardwareConcurrency || 1))
+  const workers = Array.from(
+    { length: size },
+    () => new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' }),
   )
-  broken.catch(() => {})
-  return (warm = { remote: wrap<BudgetWorker>(worker), broken })
+  const broken = Promise.race(workers.map(worker => brokenWorker(worker, NOT_STARTED)))
+  broken.catch(() => {
+    warm = null
+    for (const worker of workers) worker.terminate()
+  })
+  return (warm = { remotes: workers.map(worker => wrap<BudgetWorker>(worker)), broken })
 }
 
-/** Simulates a budget in the worker; one that fails to start rejects. */
+/** Simulates a budget in the workers; rejects where one fails to start. */
 export function simulateBudget(
   contributions: readonly Contribution[],
-  options: { trials: number; seed: number; below: number | null },
+  options: { trials: number; seed: number },
 ): Promise<SimulatedFigures> {
-  const { remote, broken } = startedWorker()
-  return Promise.race([remote.simulate(plain(contributions), options), broken])
+  const { remotes, broken } = startedCrew()
+  return Promise.race([simulatedBy(remotes, plain(contributions), options), broken])
 }
+
+async function simulatedBy(
+  remotes: Remote<BudgetWorker>[],
+  contributions: Contribution[],
+  { trials, seed }: { trials: number; seed: number },
+): Promise<SimulatedFigures> {
+  const parts = await Promise.all(
+    Array.from({ length: STREAMS }, (_unused, stream) => {
+      const part = { trials: partOf(trials, stream), seed, stream }
+      return remotes[stream % remotes.length]!.draw(contributions, part)
+    }),
+  )
+  const handedOver = transfer(
+    parts,
+    parts.map(part => part.buffer),
+  )
+  return remotes[0]!.conclude(handedOver, seed)
+}
+
+/** Trials of one stream; all of them make the whole. */
+const partOf = (trials: number, stream: number) =>
+  Math.floor((trials * (stream + 1)) / STREAMS) - Math.floor((trials * stream) / STREAMS)
 
 /** Without what a page wraps around its objects, which does not cross to a worker. */
 const plain = (contributions: readonly Contribution[]) => contributions.map(one => ({ ...one }))

@@ -16,7 +16,14 @@ export {
   type Distributions,
   type ErrorDistribution,
 } from './errorDistribution'
-export { monteCarlo, MONTE_CARLO_DEFAULTS, type MonteCarloOptions, type Simulated } from './monteCarlo'
+export {
+  drawSums,
+  monteCarlo,
+  MONTE_CARLO_DEFAULTS,
+  type MonteCarloOptions,
+  simulatedFrom,
+  type Simulated,
+} from './monteCarlo'
 export { ratioContributions } from './ratioContributions'
 export { improvements, type Improvement } from './improvements'
 export { repeats, repeatsContribution, type Repeats } from './repeats'

@@ -46,7 +46,12 @@ export function monteCarlo(
 ): Simulated {
   const { trials = MONTE_CARLO_DEFAULTS.trials, seed = MONTE_CARLO_DEFAULTS.seed } = options
   assertInRange('Trials', trials, 100, 20e6)
-  const sums = drawSums(contributions, trials, seed)
+  return simulatedFrom(drawSums(contributions, { trials, seed, stream: 0 }), seed)
+}
+
+/** What the sums drawn with a seed come to. */
+export function simulatedFrom(sums: Float64Array, seed: number): Simulated {
+  const trials = sums.length
   let sorted: Float64Array | null = null
   const inOrder = () => (sorted ??= Float64Array.from(sums).sort())
   return {
@@ -69,8 +74,15 @@ const PER_INTEGER = 2 ** -32
 /** Draws made ahead; even, so that a pair of them is never cut in two. */
 const BLOCK = 2048
 
-function drawSums(contributions: readonly Contribution[], trials: number, seed: number): Float64Array {
-  const random = new RandomIntegers(seed)
+/**
+ * The sum of one draw of each contribution, so many times over. A simulation may be drawn in parts, each by a stream of
+ * the seed’s own: the parts together are one simulation of as many trials.
+ */
+export function drawSums(
+  contributions: readonly Contribution[],
+  { trials, seed, stream }: { trials: number; seed: number; stream: number },
+): Float64Array {
+  const random = new RandomIntegers(seed, stream)
   const sums = new Float64Array(trials)
   for (const one of contributions) if (one.halfWidth > 0) addDraws(sums, one, random)
   return sums

@@ -48,7 +48,7 @@ watch(
 function warmUp(): void {
   // One that does not start is told of when it is asked for a figure, not before.
   void import('~/workers/budgetWorker')
-    .then(({ warmBudgetWorker }) => warmBudgetWorker(toRaw(budget).contributions))
+    .then(({ warmBudgetWorkers }) => warmBudgetWorkers(toRaw(budget).contributions))
     .catch(() => {})
 }
 onMounted(warmUp)
@@ -68,7 +68,7 @@ function figuresOf(asked: string): Promise<SimulatedFigures> {
 
 async function simulation(): Promise<SimulatedFigures> {
   const { simulateBudget } = await import('~/workers/budgetWorker')
-  return simulateBudget(toRaw(budget).contributions, { trials: TRIALS, seed: SEED, below: null })
+  return simulateBudget(toRaw(budget).contributions, { trials: TRIALS, seed: SEED })
 }
 
 /** Begun while the pointer is still on its way; what goes wrong is told when the figure is asked for. */

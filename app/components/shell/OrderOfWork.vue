@@ -2,6 +2,7 @@
 import { mdiChevronDown } from '@mdi/js'
 import { printDuration } from '#core/quantity'
 import { setShortName } from '#core/review'
+import { wantedStations } from '#core/station'
 import { GROUP_TITLES, placeAt, type PlaceGroup, places } from '~/keys/places'
 
 /**
@@ -12,6 +13,11 @@ const { keyUp } = defineProps<{ keyUp: 'safe' | 'caution' | 'unsafe' | null }>()
 const { set, sets, placeTo, chooseSet } = useReviewRoute()
 const route = useRoute()
 const { order } = useOrderMarks()
+const store = useReviewStore()
+useFilesAhead(
+  () => (store.context ? wantedStations(store.context).map(({ id }) => id) : []),
+  stationId => placeTo(stationId).path,
+)
 
 const here = computed(() => placeAt(route.path))
 /** The one group that is open: of the place in hand, until another head is pressed. */

@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { describe, expect, it } from 'vitest'
-import { contribution, type Distribution, monteCarlo } from '#core/uncertainty'
+import { contribution, type Distribution, drawSums, monteCarlo, simulatedFrom } from '#core/uncertainty'
 import { RandomIntegers } from '#core/uncertainty/randomIntegers'
 
 const only = (distribution: Distribution) =>
@@ -26,6 +26,40 @@ describe('numbers drawn in blocks', () => {
     mixed.fill(block)
     const rest = Array.from({ length: 1998 }, () => mixed.next())
     expect([...first, ...block, ...rest]).toEqual(wanted)
+  })
+})
+
+describe('streams of one seed', () => {
+  it.each([1, 2, 3])('%i: as many jumps of 2⁶⁴ numbers away, as pure-rand makes them', stream => {
+    const reference = xoroshiro128plus(5)
+    for (let i = 0; i < stream; i++) reference.jump()
+    const one = new RandomIntegers(5, stream)
+    const wanted = Array.from({ length: 3000 }, () => reference.next())
+    expect(wanted.map(() => one.next())).toEqual(wanted)
+  })
+
+  it('have nothing to do with each other: of ten thousand pairs no more agree in sign than chance allows', () => {
+    const signs = [0, 1, 2, 3].map(stream => {
+      const one = new RandomIntegers(1, stream)
+      return Array.from({ length: 10_000 }, () => Math.sign(one.next()))
+    })
+    for (const [i, one] of signs.entries())
+      for (const other of signs.slice(i + 1)) {
+        const agree = one.filter((sign, n) => sign === other[n]).length
+        // Four standard deviations of a fair coin's ten thousand throws.
+        expect(Math.abs(agree - 5000)).toBeLessThan(4 * 50)
+      }
+  })
+
+  it('together are one simulation: of an even error as wide as it is (a/√3, ±0.95·a)', () => {
+    const of = (trials: number, stream: number) =>
+      drawSums([only('rectangular')], { trials, seed: 1, stream })
+    const sums = Float64Array.from([of(99_999, 0), of(100_000, 1), of(100_001, 2)].flatMap(part => [...part]))
+    const { trials, seed, standardDeviation, middle } = simulatedFrom(sums, 1)
+    expect([trials, seed]).toEqual([300_000, 1])
+    expect(standardDeviation).toBeCloseTo(2 / Math.sqrt(3), 2)
+    expect(middle.high).toBeCloseTo(1.9, 2)
+    expect(middle.low).toBeCloseTo(-1.9, 2)
   })
 })
 
