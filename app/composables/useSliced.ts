@@ -1,5 +1,5 @@
 import type { ShallowRef } from 'vue'
-import { breathe } from './breathe'
+import { spareTurn } from './spareTurn'
 import { atOnce, type Sliced } from '#core/sliced'
 
 /** Longest that work keeps the page from answering, ms. */
@@ -46,7 +46,7 @@ export function useSliced<T>(begin: () => BegunWork<T> | null): SlicedWork<T> {
       }
       if (performance.now() < until) continue
       share.value = step.value
-      await breathe()
+      await spareTurn()
       if (latest !== work) return
       until = performance.now() + SLICE_MS
     }

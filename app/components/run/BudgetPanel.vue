@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pageIdle } from '~/composables/pageIdle'
 import { plainWords } from '~/errors/plainWords'
 import { printHalfWidth, printNumber, printRange } from '#core/quantity'
 import { type Budget, budgetLines, improvements } from '#core/uncertainty'
@@ -44,14 +45,17 @@ watch(
   },
 )
 
-/** The worker starts, and has seen such a budget, before anybody asks. */
-function warmUp(): void {
-  // One that does not start is told of when it is asked for a figure, not before.
-  void import('~/workers/budgetWorker')
-    .then(({ warmBudgetWorkers }) => warmBudgetWorkers(toRaw(budget).contributions))
-    .catch(() => {})
+/** Longest that the workers wait for a page that has nothing else to do, ms. */
+const WARM_BY_MS = 1000
+
+/** The workers start, and have seen such a budget, before anybody asks. */
+async function warmUp(): Promise<void> {
+  await pageIdle(WARM_BY_MS)
+  const { warmBudgetWorkers } = await import('~/workers/budgetWorker')
+  warmBudgetWorkers(toRaw(budget).contributions)
 }
-onMounted(warmUp)
+// Workers that do not start are told of when they are asked for a figure, not before.
+onMounted(() => void warmUp().catch(() => {}))
 
 /** A simulation under way or done, and of which budget. */
 let begun: { asked: string; figures: Promise<SimulatedFigures> } | null = null
