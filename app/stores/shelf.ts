@@ -1,5 +1,5 @@
 import { plainWords } from '~/errors/plainWords'
-import { ownBundle, type ReviewBundle } from '#core/bundle'
+import { MAX_REVIEW_BYTES, ownBundle, type ReviewBundle } from '#core/bundle'
 import type { ReadReview, Review } from '#core/review'
 import {
   DamagedReviewError,
@@ -127,7 +127,7 @@ async function demoFromServer(version: string): Promise<ReviewBundle> {
 
 /** Reads a review file; nothing is stored yet. */
 async function readFile(file: File): Promise<ReadReview> {
-  await assertNotTooLarge(file)
+  assertNotTooLarge(file)
   if (isLargeFile(file)) return readReviewFileAside(file)
   const { readReviewFile } = await import('#core/review')
   return readReviewFile(await textOf(file), file.name)
@@ -141,12 +141,11 @@ async function salvageFile(file: File): Promise<{ bundle: ReadReview; left: stri
 }
 
 async function textOf(file: File): Promise<string> {
-  await assertNotTooLarge(file)
+  assertNotTooLarge(file)
   return file.text()
 }
 
-async function assertNotTooLarge(file: File): Promise<void> {
-  const { MAX_REVIEW_BYTES } = await import('#core/review')
+function assertNotTooLarge(file: File): void {
   if (file.size > MAX_REVIEW_BYTES)
     throw new Error(
       `“${file.name}” is larger than ${MAX_REVIEW_BYTES / 1e6} MB, which no review is. Nothing was changed.`,

@@ -1,5 +1,6 @@
 export {
   bundleOf,
+  MAX_REVIEW_BYTES,
   ownBundle,
   REVIEW_FORMAT,
   REVIEW_SCHEMA_VERSION,

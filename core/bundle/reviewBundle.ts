@@ -3,6 +3,9 @@ import type { CurvePoints, Review, TracePoints } from '../review'
 /** Version of the stored form; raised with a migration beside it. */
 export const REVIEW_SCHEMA_VERSION = 8
 
+/** Most a review file may weigh, bytes. */
+export const MAX_REVIEW_BYTES = 200_000_000
+
 /** What a review file calls itself. */
 export const REVIEW_FORMAT = 'rigorous-meter-review'
 

@@ -12,23 +12,36 @@ export interface JsonLimits {
  * @returns what is too much, in words; null where nothing is.
  */
 export function nestedTooDeep(text: string, { depth, values }: JsonLimits): string | null {
-  let [open, count, inString] = [0, 0, false]
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i)
-    if (inString) {
-      if (code === BACKSLASH) i += 1
-      else if (code === QUOTE) inString = false
-    } else if (code === QUOTE) inString = true
-    else if (code === COMMA) count += 1
-    else if (code === SQUARE || code === CURLY) {
-      open += 1
-      count += 1
-      if (open > depth) return `it is nested more than ${depth} deep`
-    } else if (code === SQUARE_END || code === CURLY_END) open -= 1
-    if (count > values) return `it holds more than ${values} values`
-  }
+  const tooMany = `it holds more than ${values} values`
+  let [open, count] = [0, 0]
+  for (let i = 0; i < text.length; i++)
+    switch (text[i]) {
+      case '"':
+        i = endOfString(text, i + 1)
+        break
+      case ',':
+        if ((count += 1) > values) return tooMany
+        break
+      case '[':
+      case '{':
+        if ((open += 1) > depth) return `it is nested more than ${depth} deep`
+        if ((count += 1) > values) return tooMany
+        break
+      case ']':
+      case '}':
+        open -= 1
+        break
+    }
   return null
 }
 
-const [QUOTE, BACKSLASH, COMMA] = [34, 92, 44]
-const [SQUARE, SQUARE_END, CURLY, CURLY_END] = [91, 93, 123, 125]
+/** Where a string that begins there ends: at its closing quote, or with the text. */
+function endOfString(text: string, from: number): number {
+  for (let at = text.indexOf('"', from); at >= 0; at = text.indexOf('"', at + 1)) {
+    let last = at - 1
+    while (text[last] === '\\') last -= 1
+    // An even row of backslashes is backslashes; an odd one makes the quote a part of the string.
+    if ((at - last) % 2 === 1) return at
+  }
+  return text.length
+}

@@ -93,14 +93,7 @@ export { readingSchema } from './schema/readings'
 export { type LeftOut, leftOutWords, type Salvaged, salvageReview } from './salvageReview'
 export { reviewParts } from './reviewParts'
 export { validateReview } from './validateReview'
-export {
-  MAX_REVIEW_BYTES,
-  missingIn,
-  type ReadReview,
-  readReviewFile,
-  salvageReviewFile,
-  writeReviewFile,
-} from './reviewFile'
+export { missingIn, type ReadReview, readReviewFile, salvageReviewFile, writeReviewFile } from './reviewFile'
 export { migrateReview } from './migrateReview'
 export { claimText, readClaim } from './readClaim'
 export { readReceiverClaim, type TypedClaim, usualClaimUnit } from './readReceiverClaim'

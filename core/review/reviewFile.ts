@@ -13,9 +13,6 @@ import { nestedTooDeep } from '../json'
 import { type LeftOut, salvageReview } from './salvageReview'
 import { validateReview } from './validateReview'
 
-/** Most a review file may weigh, bytes. */
-export const MAX_REVIEW_BYTES = 200_000_000
-
 /** A review's own form is some twelve deep. */
 const DEEPEST = 40
 

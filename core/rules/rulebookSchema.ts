@@ -11,6 +11,10 @@ const hz = Joi.number().min(0).max(1e12)
 const watts = Joi.number().greater(0).max(1e6)
 const db = Joi.number().min(-300).max(300)
 
+const noSuchKind = Joi.any().custom((_value, helpers) =>
+  helpers.message({ custom: 'has a kind of limit that does not exist' }),
+)
+
 const powerLimit = Joi.alternatives()
   .conditional('.kind', {
     switch: [
@@ -84,7 +88,7 @@ const powerLimit = Joi.alternatives()
         }),
       },
     ],
-    otherwise: Joi.forbidden().messages({ 'any.unknown': 'has a kind of limit that does not exist' }),
+    otherwise: noSuchKind,
   })
   .id('power')
 

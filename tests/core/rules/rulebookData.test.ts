@@ -11,6 +11,7 @@ import {
   readRulebookFile,
   RULEBOOK_FORMAT,
   rulebookById,
+  rulebookSchema,
   rulebooks,
   type Rulebook,
   validateRulebook,
@@ -181,5 +182,18 @@ describe('a rulebook as a file', () => {
     negative.clauses[1]!.limit = { kind: 'absolute', powerW: -1 }
     expect(published(negative)).toBe(false)
     expect(published({ ...file(), colour: 'red' })).toBe(false)
+  })
+})
+
+describe('a limit of a kind nobody knows', () => {
+  it('is refused in words, wherever it stands', () => {
+    const [book] = structuredClone(rulebooks) as unknown as { clauses: { limit: unknown }[] }[]
+    const nonsense = { kind: 'nonsense', powerW: 1 }
+    for (const limit of [nonsense, { kind: 'strictest', of: [nonsense] }]) {
+      const clauses = book!.clauses.map((clause, i) => (i === 0 ? { ...clause, limit } : clause))
+      const { error } = rulebookSchema.validate({ ...book, clauses }, { convert: false })
+      expect(error?.message).toContain('has a kind of limit that does not exist')
+      expect(error?.details[0]?.path.slice(0, 3)).toEqual(['clauses', 0, 'limit'])
+    }
   })
 })
