@@ -116,7 +116,7 @@ useKeys({
           <VBtn v-if="offsetDb !== 0" size="x-small" variant="outlined" @click="clearOffset">Clear it</VBtn>
         </p>
         <PracticeScreen :screen="screen" />
-        <div v-if="isAnalyser" class="row">
+        <div v-if="isAnalyser" class="row switches">
           <VSwitch
             label="Preamplifier"
             :inset="false"
@@ -193,6 +193,9 @@ useKeys({
   text-align: center;
   display: grid;
   max-width: 200px;
+}
+.switches {
+  column-gap: 24px;
 }
 .face {
   color: var(--ink-2);
