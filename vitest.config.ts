@@ -13,6 +13,7 @@ const APART = [
   'copyFolder',
   'nearWindow',
   'filesAhead',
+  'spareTurn',
 ].map(name => `tests/app/${name}.test.ts`)
 /**
  * Far above what any test needs: it only ends what hangs. A tight one turns a slow machine into a failure.

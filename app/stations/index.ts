@@ -32,7 +32,8 @@ export interface StationView {
 
 type Load = () => Promise<{ default: Component }>
 
-const loads = new WeakMap<Component, Load>()
+/** How the parts that are fetched when they are wanted are fetched. */
+const loads = new WeakMap<object, Load>()
 
 function lazy(load: Load): Component {
   const part = defineAsyncComponent(load)
@@ -125,6 +126,5 @@ export function stationView(stationId: string): StationView {
 
 /** Fetches what a station’s screen is drawn with before it is opened. */
 export async function fetchStationView(stationId: string): Promise<void> {
-  const { bands: _bands, ...parts } = stationView(stationId)
-  await Promise.all(Object.values(parts).map(part => loads.get(part)?.()))
+  await Promise.all(Object.values(stationView(stationId)).map(part => loads.get(part)?.()))
 }

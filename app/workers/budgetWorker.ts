@@ -1,12 +1,12 @@
 import { type Remote, transfer, wrap } from 'comlink'
-import type { Contribution } from '#core/uncertainty'
+import { type Contribution, simulationParts } from '#core/uncertainty'
 import { brokenWorker } from './brokenWorker'
 import type { BudgetWorker, SimulatedFigures } from './budget.worker'
 
 const NOT_STARTED = 'The simulation did not start. Reload the page and try again.'
 
-/** Parts of a simulation, each with a stream of its own: the figures are the same however many draw them. */
-const STREAMS = 4
+/** More would draw parts that are too small to be worth it. */
+const MOST_WORKERS = 4
 
 interface Crew {
   remotes: Remote<BudgetWorker>[]
@@ -26,7 +26,7 @@ export function warmBudgetWorkers(contributions: readonly Contribution[]): void 
 /** As many workers as have a processor to themselves; they stay for the next question. */
 function startedCrew(): Crew {
   if (warm) return warm
-  const size = Math.max(1, Math.min(STREAMS, navigator.hardwareConcurrency || 1))
+  const size = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
   const workers = Array.from(
     { length: size },
     () => new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' }),
@@ -51,24 +51,17 @@ export function simulateBudget(
 async function simulatedBy(
   remotes: Remote<BudgetWorker>[],
   contributions: Contribution[],
-  { trials, seed }: { trials: number; seed: number },
+  options: { trials: number; seed: number },
 ): Promise<SimulatedFigures> {
-  const parts = await Promise.all(
-    Array.from({ length: STREAMS }, (_unused, stream) => {
-      const part = { trials: partOf(trials, stream), seed, stream }
-      return remotes[stream % remotes.length]!.draw(contributions, part)
-    }),
+  const drawn = await Promise.all(
+    simulationParts(options).map((part, i) => remotes[i % remotes.length]!.draw(contributions, part)),
   )
   const handedOver = transfer(
-    parts,
-    parts.map(part => part.buffer),
+    drawn,
+    drawn.map(sums => sums.buffer),
   )
-  return remotes[0]!.conclude(handedOver, seed)
+  return remotes[0]!.conclude(handedOver, options.seed)
 }
-
-/** Trials of one stream; all of them make the whole. */
-const partOf = (trials: number, stream: number) =>
-  Math.floor((trials * (stream + 1)) / STREAMS) - Math.floor((trials * stream) / STREAMS)
 
 /** Without what a page wraps around its objects, which does not cross to a worker. */
 const plain = (contributions: readonly Contribution[]) => contributions.map(one => ({ ...one }))

@@ -24,7 +24,7 @@ export interface SchemaTerms {
 /** One of several shapes: without a condition, or by what a part of the value is. */
 export interface SchemaMatch {
   schema?: Joi.Schema
-  ref?: { path: string[]; ancestor: number | 'root'; type: string }
+  ref?: { path: string[]; ancestor: number | 'root'; adjust?: unknown; map?: unknown; iterables?: unknown }
   is?: Joi.Schema
   then?: Joi.Schema
   otherwise?: Joi.Schema

@@ -170,6 +170,7 @@ function byPart({ ref, is, then, otherwise }: SchemaMatch): SureShape {
   const [key, ...deeper] = ref?.path ?? []
   if (key === undefined || deeper.length > 0 || ref!.ancestor !== 0 || !is || !then || !otherwise)
     throw new NotKnown()
+  only([ref!.adjust ?? null, ref!.map ?? null, ref!.iterables ?? null], [null])
   // Only where it is one of some values is the answer of a quick look the schema's own, yes or no.
   only([schemaInside(is).flags.only ?? false], [true])
   const [decides, one, other] = [present(is), present(then), present(otherwise)]

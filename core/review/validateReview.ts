@@ -3,8 +3,7 @@ import { CoreError } from '../errors'
 import { crossCheck } from './crossCheck'
 import { migrateReview } from './migrateReview'
 import { reviewSchema } from './schema'
-import { readingSchema } from './schema/readings'
-import { mostItems } from './schemaParts'
+import { fieldSchema } from './schemaParts'
 import { badReview } from './schemaRefusal'
 import { type SureShape, sureShape } from './sureShape'
 import type { Review } from './types'
@@ -16,8 +15,11 @@ import type { Review } from './types'
  */
 export function validateReview(data: unknown): Review {
   const found = migrateReview(data)
-  const schema = readingsAreSure(found) ? ofSureReadings() : reviewSchema
-  const { error, value } = schema.validate(found, { abortEarly: true, convert: false, stripUnknown: false })
+  const { error, value } = schemaFor(found).validate(found, {
+    abortEarly: true,
+    convert: false,
+    stripUnknown: false,
+  })
   if (error) throw badReview(error, 'This is not a review as this product writes it')
   const review = value as Review
   const wrong = crossCheck(review)
@@ -25,18 +27,25 @@ export function validateReview(data: unknown): Review {
   return review
 }
 
-let quick: { isReading: SureShape | null; ofTheRest: Joi.ObjectSchema } | null = null
-
-function quickly() {
-  const readings = Joi.array().max(mostItems('readings')!).required()
-  return (quick ??= { isReading: sureShape(readingSchema), ofTheRest: reviewSchema.keys({ readings }) })
+/** A quick look at all readings, and the schema of a review whose readings are known to be sound. */
+interface Quick {
+  areReadings: SureShape | null
+  ofTheRest: Joi.ObjectSchema
 }
 
-/** Whether a quick look finds all readings sound: there are thousands, and the schema takes its time with each. */
-function readingsAreSure(data: unknown): boolean {
+let quick: Quick | null = null
+
+/** Made when it is first asked for. */
+function quickly(): Quick {
+  return (quick ??= {
+    areReadings: sureShape(fieldSchema('readings')),
+    ofTheRest: reviewSchema.keys({ readings: Joi.any().required() }),
+  })
+}
+
+/** The schema a review is to be held to: there are thousands of readings, and Joi takes its time with each. */
+function schemaFor(data: unknown): Joi.ObjectSchema {
   const { readings } = (data ?? {}) as { readings?: unknown }
-  const { isReading } = quickly()
-  return isReading !== null && Array.isArray(readings) && readings.every(isReading)
+  const { areReadings, ofTheRest } = quickly()
+  return areReadings?.(readings) ? ofTheRest : reviewSchema
 }
-
-const ofSureReadings = () => quickly().ofTheRest

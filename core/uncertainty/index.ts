@@ -21,8 +21,10 @@ export {
   monteCarlo,
   MONTE_CARLO_DEFAULTS,
   type MonteCarloOptions,
-  simulatedFrom,
+  type PartOfDraws,
+  simulatedFromParts,
   type Simulated,
+  simulationParts,
 } from './monteCarlo'
 export { ratioContributions } from './ratioContributions'
 export { improvements, type Improvement } from './improvements'

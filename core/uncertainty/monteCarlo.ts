@@ -49,8 +49,39 @@ export function monteCarlo(
   return simulatedFrom(drawSums(contributions, { trials, seed, stream: 0 }), seed)
 }
 
-/** What the sums drawn with a seed come to. */
-export function simulatedFrom(sums: Float64Array, seed: number): Simulated {
+/** A part of a simulation that is drawn by itself. */
+export interface PartOfDraws {
+  trials: number
+  seed: number
+  /** Which of the seed’s streams, from 0. */
+  stream: number
+}
+
+/** Parts of a simulation: always so many, so that its figures do not hang on how many draw them. */
+const PARTS = 4
+
+/** A simulation in parts that may be drawn at once, each by a stream of the seed’s own, alike in size. */
+export function simulationParts({ trials, seed }: { trials: number; seed: number }): PartOfDraws[] {
+  const upTo = (stream: number) => Math.floor((trials * stream) / PARTS)
+  return Array.from({ length: PARTS }, (_unused, stream) => ({
+    trials: upTo(stream + 1) - upTo(stream),
+    seed,
+    stream,
+  }))
+}
+
+/** What parts that were drawn with a seed come to together, in the order of their streams. */
+export function simulatedFromParts(parts: readonly Float64Array[], seed: number): Simulated {
+  const sums = new Float64Array(parts.reduce((trials, part) => trials + part.length, 0))
+  let from = 0
+  for (const part of parts) {
+    sums.set(part, from)
+    from += part.length
+  }
+  return simulatedFrom(sums, seed)
+}
+
+function simulatedFrom(sums: Float64Array, seed: number): Simulated {
   const trials = sums.length
   let sorted: Float64Array | null = null
   const inOrder = () => (sorted ??= Float64Array.from(sums).sort())
@@ -75,12 +106,12 @@ const PER_INTEGER = 2 ** -32
 const BLOCK = 2048
 
 /**
- * The sum of one draw of each contribution, so many times over. A simulation may be drawn in parts, each by a stream of
- * the seed’s own: the parts together are one simulation of as many trials.
+ * The sum of one draw of each contribution, so many times over: in the unit of the contributions, one number a trial,
+ * in no order.
  */
 export function drawSums(
   contributions: readonly Contribution[],
-  { trials, seed, stream }: { trials: number; seed: number; stream: number },
+  { trials, seed, stream }: PartOfDraws,
 ): Float64Array {
   const random = new RandomIntegers(seed, stream)
   const sums = new Float64Array(trials)

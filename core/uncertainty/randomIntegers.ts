@@ -5,8 +5,8 @@ const BLOCK = 1024
 
 /**
  * Even whole numbers from −2³¹ to 2³¹ − 1, the very sequence of pure-rand’s xoroshiro128plus, drawn in blocks:
- * a simulation wants fifteen million of them while a person waits. Streams of one seed are 2⁶⁴ numbers apart, so that
- * several draw at once and none draws what another has drawn.
+ * a simulation wants fifteen million of them while a person waits. Streams of one seed are 2⁶⁴ numbers apart:
+ * several draw at once, and none draws what another has drawn.
  * @see D. Blackman and S. Vigna, ACM Trans. Math. Softw. 47 (2021) 36, for the generator (from memory).
  */
 export class RandomIntegers {

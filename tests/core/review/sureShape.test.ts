@@ -93,12 +93,20 @@ const valueAt = (value: unknown, path: string[]) =>
 const namesNothing = (value: unknown) =>
   placesIn(value).some(path => valueAt(value, path) === undefined) || value === undefined
 
-/** One reading of each make: other keys somewhere, or another kind of source. */
-function makes() {
+const SOURCES = [
+  { kind: 'typed' },
+  { kind: 'file', fileName: 'sweep.csv', sha256: '', traceId: 'one' },
+  { kind: 'recording', fileName: 'one.wav', sha256: 'x'.repeat(128), curveIds: ['a', 'b'] },
+  { kind: 'link', instrument: 'Club analyser' },
+]
+
+/** One reading of each make: other keys somewhere, or another kind of source; and one from each source there is. */
+function makes(): unknown[] {
   const { readings } = demoReview().review
   const make = (reading: (typeof readings)[number]) =>
     JSON.stringify([placesIn(reading), reading.source.kind, reading.seen.as, reading.through])
-  return [...new Map(readings.map(reading => [make(reading), reading])).values()]
+  const different = [...new Map(readings.map(reading => [make(reading), reading])).values()]
+  return [...different.slice(0, 12), ...SOURCES.map(source => ({ ...readings[0], source }))]
 }
 
 describe('a quick look at a reading', () => {
@@ -114,7 +122,7 @@ describe('a quick look at a reading', () => {
 
   it('takes and refuses what Joi does, whatever is changed in readings of every make', () => {
     let [taken, refused] = [0, 0]
-    for (const reading of makes().slice(0, 12))
+    for (const reading of makes())
       for (const mutant of mutantsOf(reading)) {
         const sure = isReading(mutant)
         // Compared before anything is expected: there are tens of thousands.
@@ -180,20 +188,46 @@ describe('a quick look', () => {
 })
 
 describe('a review', () => {
-  it('with one odd reading among sound ones is refused in the same words, at its place', () => {
-    const { review } = demoReview()
-    const readings = review.readings.map((one, i) => (i === 7 ? { ...one, ambientC: 201 } : one))
-    expect(() => validateReview({ ...review, readings })).toThrow(/readings › 7|ambient/i)
+  const { review } = demoReview()
+  const refusedFor = (readings: unknown) => {
+    try {
+      validateReview({ ...review, readings })
+    } catch (error) {
+      return (error as Error).message
+    }
+    return 'taken'
+  }
+
+  it('whose readings are sound is taken, with every reading as it was', () => {
+    expect(validateReview(structuredClone(review)).readings).toEqual(review.readings)
+  })
+
+  it('with one odd reading among sound ones is refused in Joi’s words, at its place', () => {
+    const odd = review.readings.map((one, i) => (i === 7 ? { ...one, ambientC: 201 } : one))
+    expect(refusedFor(odd)).toBe(
+      'This is not a review as this product writes it: a value must be less than or equal to 200 ' +
+        '(at readings › 7 › ambientC).',
+    )
+  })
+
+  it('with a reading of a rarer moment is taken all the same', () => {
+    const rare = review.readings.map((one, i) => (i === 7 ? { ...one, at: '2026-12-31T10:00Z' } : one))
+    expect(refusedFor(rare)).toBe('taken')
+  })
+
+  it('with a hole among its readings is refused', () => {
+    const [first, ...rest] = review.readings
+    const holed = [first, ...rest]
+    delete holed[3]
+    expect(refusedFor(holed)).toMatch(/\(at readings › 3\)\.$/)
   })
 
   it('with more readings than one may have is refused, however sound they are', () => {
-    const { review } = demoReview()
-    const readings = Array.from({ length: 100_001 }, () => review.readings[0])
-    expect(() => validateReview({ ...review, readings })).toThrow()
+    const many = (count: number) => Array.from({ length: count }, () => review.readings[0])
+    expect(refusedFor(many(100_001))).toMatch(/less than or equal to 100000 items.*\(at readings\)\.$/)
   })
 
   it('without readings at all is refused', () => {
-    const { readings: _gone, ...rest } = demoReview().review
-    expect(() => validateReview(rest)).toThrow()
+    expect(refusedFor(undefined)).toMatch(/required.*\(at readings\)\.$/)
   })
 })

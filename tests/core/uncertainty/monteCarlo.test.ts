@@ -1,6 +1,13 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { describe, expect, it } from 'vitest'
-import { contribution, type Distribution, drawSums, monteCarlo, simulatedFrom } from '#core/uncertainty'
+import {
+  contribution,
+  type Distribution,
+  drawSums,
+  monteCarlo,
+  simulatedFromParts,
+  simulationParts,
+} from '#core/uncertainty'
 import { RandomIntegers } from '#core/uncertainty/randomIntegers'
 
 const only = (distribution: Distribution) =>
@@ -51,12 +58,20 @@ describe('streams of one seed', () => {
       }
   })
 
+  it.each([100, 1_000_000, 99_999, 1_000_003])('%i trials: none is lost or drawn twice', trials => {
+    const parts = simulationParts({ trials, seed: 7 })
+    expect(parts.map(({ stream }) => stream)).toEqual([0, 1, 2, 3])
+    expect(parts.reduce((sum, part) => sum + part.trials, 0)).toBe(trials)
+    const counts = parts.map(part => part.trials)
+    expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1)
+    expect(parts.every(({ seed }) => seed === 7)).toBe(true)
+  })
+
   it('together are one simulation: of an even error as wide as it is (a/√3, ±0.95·a)', () => {
-    const of = (trials: number, stream: number) =>
-      drawSums([only('rectangular')], { trials, seed: 1, stream })
-    const sums = Float64Array.from([of(99_999, 0), of(100_000, 1), of(100_001, 2)].flatMap(part => [...part]))
-    const { trials, seed, standardDeviation, middle } = simulatedFrom(sums, 1)
-    expect([trials, seed]).toEqual([300_000, 1])
+    const parts = simulationParts({ trials: 300_001, seed: 1 })
+    const drawn = parts.map(part => drawSums([only('rectangular')], part))
+    const { trials, seed, standardDeviation, middle } = simulatedFromParts(drawn, 1)
+    expect([trials, seed]).toEqual([300_001, 1])
     expect(standardDeviation).toBeCloseTo(2 / Math.sqrt(3), 2)
     expect(middle.high).toBeCloseTo(1.9, 2)
     expect(middle.low).toBeCloseTo(-1.9, 2)
