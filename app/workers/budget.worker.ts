@@ -1,35 +1,42 @@
 import { expose, transfer } from 'comlink'
 import {
   type Contribution,
-  drawSums,
-  type PartOfDraws,
-  type Simulated,
+  createDrawingRules,
+  type DrawnPart,
+  drawnPart,
+  type SimulatedFigures,
   simulatedFromParts,
+  type SimulationPart,
   simulationParts,
 } from '#core/uncertainty'
 
-/** A simulation as it crosses to the page: figures only. */
-export type SimulatedFigures = Omit<Simulated, 'probabilityBelow' | 'median'>
+const rules = createDrawingRules()
 
 const api = {
-  /** Small simulations of a budget: the browser compiles what it has seen run, and a person waits for the large one. */
+  /** A small simulation of a budget: the browser compiles what it has seen run. */
   warmUp(contributions: Contribution[]): void {
-    const parts = simulationParts({ trials: 80_000, seed: 1 })
-    for (const part of parts) simulatedFromParts([drawSums(contributions, part)], part.seed)
+    const parts = simulationParts({ trials: 320_000, seed: 1 })
+    simulatedFromParts(
+      parts.map(part => drawnPart(contributions, part, rules)),
+      1,
+    )
   },
 
-  /** The sums of one part; they are handed over, not copied. */
-  draw(contributions: Contribution[], part: PartOfDraws): Float64Array {
-    const sums = drawSums(contributions, part)
-    return transfer(sums, [sums.buffer])
+  /** One part; its draws are handed over, not copied. */
+  draw(contributions: Contribution[], part: SimulationPart): DrawnPart {
+    const drawn = drawnPart(contributions, part, rules)
+    return transfer(drawn, buffersOf(drawn))
   },
 
   /** What all parts come to together. */
-  conclude(parts: Float64Array[], seed: number): SimulatedFigures {
-    const { trials, mean, standardDeviation, shortest, middle } = simulatedFromParts(parts, seed)
-    return { trials, seed, mean, standardDeviation, shortest, middle }
-  },
+  conclude: (parts: DrawnPart[], seed: number): SimulatedFigures => simulatedFromParts(parts, seed),
 }
+
+/** What of a part is handed over. */
+const buffersOf = ({ lower, upper }: DrawnPart): ArrayBuffer[] => [
+  lower.buffer as ArrayBuffer,
+  upper.buffer as ArrayBuffer,
+]
 
 export type BudgetWorker = typeof api
 

@@ -1,7 +1,7 @@
 import { type Remote, transfer, wrap } from 'comlink'
-import { type Contribution, simulationParts } from '#core/uncertainty'
+import { type Contribution, type SimulatedFigures, simulationParts } from '#core/uncertainty'
 import { brokenWorker } from './brokenWorker'
-import type { BudgetWorker, SimulatedFigures } from './budget.worker'
+import type { BudgetWorker } from './budget.worker'
 
 const NOT_STARTED = 'The simulation did not start. Reload the page and try again.'
 
@@ -58,7 +58,7 @@ async function simulatedBy(
   )
   const handedOver = transfer(
     drawn,
-    drawn.map(sums => sums.buffer),
+    drawn.flatMap(({ lower, upper }) => [lower.buffer as ArrayBuffer, upper.buffer as ArrayBuffer]),
   )
   return remotes[0]!.conclude(handedOver, options.seed)
 }

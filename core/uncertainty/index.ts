@@ -17,15 +17,20 @@ export {
   type ErrorDistribution,
 } from './errorDistribution'
 export {
-  drawSums,
   monteCarlo,
   MONTE_CARLO_DEFAULTS,
   type MonteCarloOptions,
-  type PartOfDraws,
-  simulatedFromParts,
   type Simulated,
-  simulationParts,
+  type SimulatedFigures,
 } from './monteCarlo'
+export { createDrawingRules, type DrawingRules } from './drawSums'
+export {
+  type DrawnPart,
+  drawnPart,
+  simulatedFromParts,
+  type SimulationPart,
+  simulationParts,
+} from './simulationParts'
 export { ratioContributions } from './ratioContributions'
 export { improvements, type Improvement } from './improvements'
 export { repeats, repeatsContribution, type Repeats } from './repeats'

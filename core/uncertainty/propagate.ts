@@ -1,11 +1,13 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { type MonteCarloOptions, MONTE_CARLO_DEFAULTS, shortestInterval, uniform } from './monteCarlo'
+import { coverageIntervals, type Interval } from './coverageIntervals'
+import { uniform } from './drawSums'
+import { type MonteCarloOptions, MONTE_CARLO_DEFAULTS } from './monteCarlo'
 
 /** What a simulated model came to. */
 export interface Propagated {
   mean: number
   standardDeviation: number
-  shortest: { low: number; high: number }
+  shortest: Interval
 }
 
 /**
@@ -32,6 +34,6 @@ export function propagate(
   const mean = sum / trials
   let squares = 0
   for (const result of results) squares += (result - mean) ** 2
-  const { low, high } = shortestInterval(results)
-  return { mean, standardDeviation: Math.sqrt(squares / (trials - 1)), shortest: { low, high } }
+  const { shortest } = coverageIntervals(results)
+  return { mean, standardDeviation: Math.sqrt(squares / (trials - 1)), shortest }
 }

@@ -2,8 +2,7 @@
 import { pageIdle } from '~/composables/pageIdle'
 import { plainWords } from '~/errors/plainWords'
 import { printHalfWidth, printNumber, printRange } from '#core/quantity'
-import { type Budget, budgetLines, improvements } from '#core/uncertainty'
-import type { SimulatedFigures } from '~/workers/budget.worker'
+import { type Budget, budgetLines, improvements, type SimulatedFigures } from '#core/uncertainty'
 
 const TRIALS = 1_000_000
 const SEED = 1

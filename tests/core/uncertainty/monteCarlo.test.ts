@@ -2,16 +2,18 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { describe, expect, it } from 'vitest'
 import {
   contribution,
+  createDrawingRules,
   type Distribution,
-  drawSums,
+  drawnPart,
   monteCarlo,
   simulatedFromParts,
   simulationParts,
 } from '#core/uncertainty'
+import { drawSums } from '#core/uncertainty/drawSums'
 import { RandomIntegers } from '#core/uncertainty/randomIntegers'
 
-const only = (distribution: Distribution) =>
-  contribution({ id: 'one', group: 'part', label: 'one', distribution, halfWidth: 2 })
+const only = (distribution: Distribution, halfWidth = 2, parameter = 0) =>
+  contribution({ id: 'one', group: 'part', label: 'one', distribution, halfWidth, parameter })
 
 /** The same draws worked out with the platform's own cosine: the truth a table of cosines is held against. */
 function mean(trials: number, draw: (next: () => number) => number[]): number {
@@ -69,12 +71,59 @@ describe('streams of one seed', () => {
 
   it('together are one simulation: of an even error as wide as it is (a/√3, ±0.95·a)', () => {
     const parts = simulationParts({ trials: 300_001, seed: 1 })
-    const drawn = parts.map(part => drawSums([only('rectangular')], part))
+    const drawn = parts.map(part => drawnPart([only('rectangular')], part))
     const { trials, seed, standardDeviation, middle } = simulatedFromParts(drawn, 1)
     expect([trials, seed]).toEqual([300_001, 1])
     expect(standardDeviation).toBeCloseTo(2 / Math.sqrt(3), 2)
     expect(middle.high).toBeCloseTo(1.9, 2)
     expect(middle.low).toBeCloseTo(-1.9, 2)
+  })
+
+  const noise = only('noise-removed', 3.1, 3)
+  it.each([
+    ['an even error', [only('rectangular')], 100_003],
+    ['several errors', [only('normal'), only('u-shaped'), only('two-ports')], 40_001],
+    ['noise that hides some of the signals', [only('normal'), noise], 20_000],
+    ['a hundred draws', [only('normal')], 100],
+  ])('say what all their draws put in order say: %s', (_words, contributions, count) => {
+    const parts = simulationParts({ trials: count, seed: 3 })
+    const all = parts.flatMap(part => [...drawSums(contributions, part)]).sort((a, b) => a - b)
+    const inside = Math.ceil(0.95 * count)
+    const starts = Array.from({ length: count - inside + 1 }, (_unused, i) => i)
+    const width = (i: number) => all[i + inside - 1]! - all[i]!
+    const best = starts.reduce((least, i) => (width(i) < width(least) ? i : least))
+    const found = simulatedFromParts(
+      parts.map(part => drawnPart(contributions, part)),
+      3,
+    )
+    expect(found.shortest).toEqual({ low: all[best], high: all[best + inside - 1] })
+    const edge = Math.floor((count - inside) / 2)
+    expect(found.middle).toEqual({ low: all[edge], high: all[count - 1 - (count - inside) + edge] })
+    if (!Number.isFinite(all[0]!)) return
+    const mean = all.reduce((sum, one) => sum + one, 0) / count
+    const squares = all.reduce((sum, one) => sum + (one - mean) ** 2, 0)
+    expect(found.mean).toBeCloseTo(mean, 10)
+    expect(found.standardDeviation).toBeCloseTo(Math.sqrt(squares / (count - 1)), 10)
+  })
+})
+
+describe('tables of a shape', () => {
+  const ports = (halfWidth: number, parameter: number) => only('two-ports', halfWidth, parameter)
+  const part = { trials: 3000, seed: 4, stream: 1 }
+
+  it('are kept for the next part, and belong to their shape alone', () => {
+    const rules = createDrawingRules()
+    for (const one of [ports(2, 0.3), ports(2, 0.4), ports(1, 0.3), ports(2, 0.3), only('between-points')])
+      expect(drawSums([one], part, rules)).toEqual(drawSums([one], part))
+    expect(rules.of(ports(2, 0.3))).toBe(rules.of(ports(2, 0.3)))
+  })
+
+  it('are made anew after more shapes than are kept', () => {
+    const rules = createDrawingRules()
+    const first = rules.of(ports(2, 0.3))
+    for (let i = 0; i < 70; i++) rules.of(ports(2 + i / 100, 0.2))
+    expect(rules.of(ports(2, 0.3))).not.toBe(first)
+    expect(drawSums([ports(2, 0.3)], part, rules)).toEqual(drawSums([ports(2, 0.3)], part))
   })
 })
 
