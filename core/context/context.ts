@@ -56,6 +56,7 @@ export function createContext(review: Review, shared: SharedWork = createSharedW
   const state = createState(review, shared)
   const { ask, derive } = createReader(state, shared.memory)
   const recorded = recordedFields(review, ask)
+  const keyOf = keysOfSteps(state)
   return {
     review: recorded,
     get rulebooks() {
@@ -69,14 +70,27 @@ export function createContext(review: Review, shared: SharedWork = createSharedW
     chainOf: through => ask(chainThen, through),
     instrument: id => (id === null ? undefined : ask(instrumentOf, id)),
     reading: (setId, stepId, slot) => ask(readingsAt, state.stepKey(setId, stepId)).get(slot),
-    readingsOf: step => ask(readingsAt, state.stepKey(step.set.id, step.id)),
-    skipReason: step => ask(skippedAt, state.stepKey(step.set.id, step.id)),
+    readingsOf: step => ask(readingsAt, keyOf(step)),
+    skipReason: step => ask(skippedAt, keyOf(step)),
     memo: stationId => ask(memoFor, stationId)?.common ?? null,
     memoOf: (stationId, setId) => ask(memoFor, stationId)?.bySet[setId] ?? null,
     distributions: shared.distributions,
     ask,
     derive,
     forGood: (name, compute) => derive(shared.memory, name, compute),
+  }
+}
+
+/** Keys of steps. One step is asked after many times in a row: its key is put together once. */
+function keysOfSteps({ stepKey }: State): (step: StepPlaceId) => string {
+  let last: StepPlaceId | null = null
+  let key = ''
+  return step => {
+    if (step !== last) {
+      last = step
+      key = stepKey(step.set.id, step.id)
+    }
+    return key
   }
 }
 

@@ -14,8 +14,19 @@ export interface SharedWork {
   chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
   /** Chains that join another, whole, by the chain as stored. */
   joined: WeakMap<Chain, { host: Chain; whole: Chain }>
-  /** Lists of rulebooks by their ids, for the reviewer's own rulebooks of then. */
-  books: { own: unknown; byIds: Map<string, readonly Rulebook[]> }
+  /** Lists of rulebooks, for the reviewer's own rulebooks of then. */
+  books: BookLists
+}
+
+/** Lists of rulebooks by their ids, and by the very list of ids that was asked with. */
+export interface BookLists {
+  own: unknown
+  byIds: Map<string, readonly Rulebook[]>
+  asked: WeakMap<readonly string[], readonly Rulebook[]>
+}
+
+export function bookLists(own: unknown): BookLists {
+  return { own, byIds: new Map(), asked: new WeakMap() }
 }
 
 /** Fresh shared work. */
@@ -26,6 +37,6 @@ export function createSharedWork(): SharedWork {
     standing: [],
     chains: new WeakMap(),
     joined: new WeakMap(),
-    books: { own: null, byIds: new Map() },
+    books: bookLists(null),
   }
 }

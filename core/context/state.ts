@@ -1,7 +1,8 @@
 import { calibratedChain, type CalibrationPins, type Chain, type Instrument, joinedChain } from '../chain'
+import { kept } from '../derive'
 import { nextStanding, type Review, stepKey, type StepReadings, type Through } from '../review'
 import { type Rulebook, rulebookById } from '../rules'
-import type { SharedWork } from './sharedWork'
+import { bookLists, type SharedWork } from './sharedWork'
 
 /** One state of a review with its parts looked up: what a reader asks. Answers are the very same objects as
  * long as nothing behind them changed. */
@@ -26,13 +27,15 @@ export function createState(review: Review, shared: SharedWork): State {
   shared.standing = standing
   const [{ current }] = standing
   const own = review.ownRulebooks
-  if (shared.books.own !== own) shared.books = { own, byIds: new Map() }
-  const { byIds } = shared.books
+  if (shared.books.own !== own) shared.books = bookLists(own)
+  const lists = shared.books
   const { yardstickId, rulebookIds } = review.settings
   const books = (ids: readonly string[]) => {
-    const key = ids.join(',')
-    let found = byIds.get(key)
-    if (!found) byIds.set(key, (found = ids.map(id => rulebookById(id, own))))
+    let found = lists.asked.get(ids)
+    if (!found) {
+      found = kept(lists.byIds, ids.join(','), () => ids.map(id => rulebookById(id, own)))
+      lists.asked.set(ids, found)
+    }
     return found
   }
   return {

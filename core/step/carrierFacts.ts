@@ -1,15 +1,22 @@
+import { kept } from '../derive'
 import type { CarrierFacts, LevelRank } from '../rules'
 import type { Step } from './step'
 
 type RankedStep = Pick<Step, 'set' | 'band' | 'setting'>
 
-/** Steps never change: each is ranked once. */
-const ranks = new WeakMap<RankedStep, LevelRank>()
+/** Bands and levels never change, they are replaced: each level of a band is ranked once for all steps at it. */
+const ranks = new WeakMap<RankedStep['band'], RanksOfBand>()
+
+interface RanksOfBand {
+  levels: RankedStep['set']['levels']
+  byId: Map<string, LevelRank>
+}
 
 function rankOf(step: RankedStep): LevelRank {
-  let rank = ranks.get(step)
-  if (rank === undefined) ranks.set(step, (rank = levelRank(step)))
-  return rank
+  const { levels } = step.set
+  let known = ranks.get(step.band)
+  if (known?.levels !== levels) ranks.set(step.band, (known = { levels, byId: new Map() }))
+  return kept(known.byId, step.setting.level.id, () => levelRank(step))
 }
 
 /** Where the level of a step stands among those its band has: by what is claimed, else in the card’s order. */
@@ -38,7 +45,7 @@ export function carrierFacts(
     mode: step.band.mode,
     channelSpacingHz: step.band.channelSpacingHz,
     kind: step.set.kind,
-    ...(isSet(step) ? { level: rankOf(step) } : {}),
+    level: isSet(step) ? rankOf(step) : undefined,
     antennaGainDbd: step.band.antennaGainDbd,
     antennaGainDoubtDb: step.band.antennaGainDoubtDb,
   }
