@@ -63,6 +63,14 @@ describe('files of the steps’ screens', () => {
     expect(asked).toHaveLength(6)
   })
 
+  it('wait until they are wanted where the browser saves data', async () => {
+    vi.stubGlobal('navigator', { connection: { saveData: true } })
+    order()
+    await vi.advanceTimersByTimeAsync(10_000)
+    await idleOnce()
+    expect(asked).toEqual([])
+  })
+
   it('are not asked for any more once the review is left', async () => {
     const one = order()
     await vi.advanceTimersByTimeAsync(2000)
