@@ -1,4 +1,5 @@
 // npm test: installs what is missing, then build and unit checks beside lint and types, then browser tests.
+// By itself it runs, of the browser tests, what tells most in little time; with --all, as CI does, all of them.
 import {
   ensureBuilt,
   ensureChromium,
@@ -11,18 +12,33 @@ import {
 } from './lib.mjs'
 import { checkTypes } from './types.mjs'
 
+const isAll = process.argv.includes('--all')
+process.env.RIGOROUS_METER_TESTS = isAll ? 'all' : 'quick'
+
 await ensurePackages()
 const chromium = await ensureChromium()
 await ensurePrepared()
+
+/** What lint found is remembered for files that have not changed. */
+const ESLINT_CACHE = 'node_modules/.cache/eslint/'
 
 /** Lint and types, which run no code. */
 async function readTheCode() {
   say('Lint and formatting')
   must(
-    await runTool(['prettier', 'bin', 'prettier.cjs'], ['--check', '--log-level', 'warn', '.']),
+    await runTool(
+      ['prettier', 'bin', 'prettier.cjs'],
+      ['--check', '--cache', '--cache-strategy', 'content', '--log-level', 'warn', '.'],
+    ),
     'formatting',
   )
-  must(await runTool(['eslint', 'bin', 'eslint.js'], ['.']), 'lint')
+  must(
+    await runTool(
+      ['eslint', 'bin', 'eslint.js'],
+      ['--cache', '--cache-strategy', 'content', '--cache-location', ESLINT_CACHE, '.'],
+    ),
+    'lint',
+  )
   say('Types: core without DOM or Node, the server, the tests, the application')
   await checkTypes()
 }
@@ -36,7 +52,7 @@ async function runTheCode() {
 
 // Each keeps about one core busy for about as long as the other.
 await Promise.all([runTheCode(), readTheCode()])
-say('Browser tests')
+say(isAll ? 'Browser tests, all of them' : 'Browser tests: the main ones; `npm test -- --all` runs all')
 must(
   await runTool(['@playwright', 'test', 'cli.js'], ['test'], { env: { CHROMIUM_PATH: chromium } }),
   'browser tests',

@@ -3,6 +3,9 @@
 import { fileURLToPath } from 'node:url'
 import { ensurePackages, ensurePrepared, must, runTool } from './lib.mjs'
 
+/** What was found out about types, for the next time. */
+const TYPES_CACHE = 'node_modules/.cache/vue-tsc/app.tsbuildinfo'
+
 const native = project => runTool(['typescript-native', 'bin', 'tsc'], ['--noEmit', '-p', project])
 
 /** Stops the script where anything does not fit. */
@@ -11,7 +14,10 @@ export async function checkTypes() {
   must(await native('.nuxt/tsconfig.server.json'), 'types of the server')
   must(await native('tests'), 'types of the tests and the settings')
   must(
-    await runTool(['vue-tsc', 'bin', 'vue-tsc.js'], ['-p', 'tests/app']),
+    await runTool(
+      ['vue-tsc', 'bin', 'vue-tsc.js'],
+      ['-p', 'tests/app', '--incremental', '--tsBuildInfoFile', TYPES_CACHE],
+    ),
     'types of the application and its tests',
   )
 }

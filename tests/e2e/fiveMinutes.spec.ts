@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { harmonicRow, tabTo } from './support'
+import { test } from './test'
 
 /** Most inputs a newcomer may need: keys that finish a field or press a button, and clicks. */
 const MOST_INPUTS = 25
@@ -50,25 +51,29 @@ test('a newcomer by keyboard alone: from the empty shelf to the first verdict th
   console.log(`    inputs to the first verdict: ${count()}`)
 })
 
-test('a newcomer by pointer: the same, every click and every Enter counted', async ({ page }) => {
-  let inputs = 0
-  const click = async (what: ReturnType<Page['locator']>) => {
-    inputs++
-    await what.click()
-  }
-  await page.goto('/')
-  await click(page.getByRole('button', { name: 'Start a review' }))
-  await click(page.getByText('In-line power meter and load'))
-  await click(page.getByText('Pocket analyser behind 40 dB'))
-  await click(page.getByRole('button', { name: 'Begin' }))
-  await expect(page.getByTestId('set-now')).toHaveText('144.390')
-  await click(page.getByRole('link', { name: /Harmonics, spurs/ }))
-  await click(harmonicRow(page, 1).getByRole('textbox'))
-  for (const dbm of ['-3.4', '-58', '-78', '-75']) {
-    await page.keyboard.type(dbm)
-    inputs++
-    await page.keyboard.press('Enter')
-  }
-  await expect(harmonicRow(page, 3)).toContainText(/Inside|Outside/)
-  expect(inputs).toBeLessThanOrEqual(MOST_INPUTS)
-})
+test(
+  'a newcomer by pointer: the same, every click and every Enter counted',
+  { tag: '@all' },
+  async ({ page }) => {
+    let inputs = 0
+    const click = async (what: ReturnType<Page['locator']>) => {
+      inputs++
+      await what.click()
+    }
+    await page.goto('/')
+    await click(page.getByRole('button', { name: 'Start a review' }))
+    await click(page.getByText('In-line power meter and load'))
+    await click(page.getByText('Pocket analyser behind 40 dB'))
+    await click(page.getByRole('button', { name: 'Begin' }))
+    await expect(page.getByTestId('set-now')).toHaveText('144.390')
+    await click(page.getByRole('link', { name: /Harmonics, spurs/ }))
+    await click(harmonicRow(page, 1).getByRole('textbox'))
+    for (const dbm of ['-3.4', '-58', '-78', '-75']) {
+      await page.keyboard.type(dbm)
+      inputs++
+      await page.keyboard.press('Enter')
+    }
+    await expect(harmonicRow(page, 3)).toContainText(/Inside|Outside/)
+    expect(inputs).toBeLessThanOrEqual(MOST_INPUTS)
+  },
+)

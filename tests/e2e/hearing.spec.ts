@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { steppedWav } from './audioFixtures'
 import { DEMO, goOver, goTo, openDemoAt, saved } from './support'
+import { test } from './test'
 
 const SENSITIVITY = `${DEMO}/sensitivity?set=mini&step=sensitivity:2m:2m-2:high`
 
@@ -107,20 +108,22 @@ test('listening that is not allowed says what to do; typing goes on', async ({ p
   await expect(page.locator('[data-slot="p2"]')).toBeVisible()
 })
 
-test('claims of a receiver on the card: both readings of a voltage, judged by the one chosen', async ({
-  page,
-}) => {
-  await openDemoAt(page, `${DEMO}/card?set=trek-a`)
-  await expect(page.getByText('−120.97 dBm as pd, −126.99 dBm as emf; judged by pd')).toBeVisible()
-  await page.getByRole('button', { name: 'Add a claim on 2 m' }).click()
-  const menu = page.locator('.v-menu')
-  await menu.locator('.v-list-item', { hasText: '12 dB SINAD' }).click()
-  await expect(menu).toHaveCount(0)
-  const field = page.getByLabel('2 m, 12 dB SINAD')
-  await field.fill('0.16 µV emf')
-  await field.press('Enter')
-  await expect(page.getByText('judged by emf, as the box says')).toBeVisible()
-  await field.fill('rubbish')
-  await field.press('Enter')
-  await expect(page.getByRole('alert')).toContainText('no number')
-})
+test(
+  'claims of a receiver on the card: both readings of a voltage, judged by the one chosen',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/card?set=trek-a`)
+    await expect(page.getByText('−120.97 dBm as pd, −126.99 dBm as emf; judged by pd')).toBeVisible()
+    await page.getByRole('button', { name: 'Add a claim on 2 m' }).click()
+    const menu = page.locator('.v-menu')
+    await menu.locator('.v-list-item', { hasText: '12 dB SINAD' }).click()
+    await expect(menu).toHaveCount(0)
+    const field = page.getByLabel('2 m, 12 dB SINAD')
+    await field.fill('0.16 µV emf')
+    await field.press('Enter')
+    await expect(page.getByText('judged by emf, as the box says')).toBeVisible()
+    await field.fill('rubbish')
+    await field.press('Enter')
+    await expect(page.getByRole('alert')).toContainText('no number')
+  },
+)

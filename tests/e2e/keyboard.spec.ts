@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { goTo, harmonicRow, saved, tabAndType, tabTo } from './support'
+import { test } from './test'
 
 test('the whole main job by keyboard alone, from the empty shelf to the PDF', async ({ page }) => {
   const complaints: string[] = []

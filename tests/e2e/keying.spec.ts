@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { DEMO, openDemoAt } from './support'
+import { test } from './test'
 
 test('may I key it: the answer, what decides it, and what a filter would bring', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/findings`)

@@ -1,9 +1,10 @@
 import { execFileSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { buildSync } from 'esbuild'
 import { visit } from './support'
+import { test } from './test'
 
 /** Writes the review of 12 000 readings that the bench takes, as a file. */
 function bigFile(folder: string): string {

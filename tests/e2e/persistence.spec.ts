@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { DEMO, TREK_B_HIGH, harmonicRow, openDemo, openDemoAt, saved, visit } from './support'
+import { test } from './test'
 
 test('closing the tab in the middle loses at most the field being typed', async ({ page, context }) => {
   await openDemoAt(page, `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`)
@@ -80,88 +81,96 @@ async function withRecord(page: Page, name: string, doing: 'delete' | 'garbage')
   )
 }
 
-test('a browser that throws its damaged database away gives the review back from its second copy', async ({
-  page,
-}) => {
-  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
-  const price = page.getByLabel('Price', { exact: true })
-  await price.fill('£39')
-  await price.press('Enter')
-  await saved(page)
-  await page.goto('/icon.svg')
-  await page.evaluate(
-    () =>
-      new Promise((resolve, reject) => {
-        const request = indexedDB.deleteDatabase('rigorous-meter')
-        request.onsuccess = resolve
-        request.onerror = reject
-      }),
-  )
-  await page.goto('/')
-  await expect(page.getByText('One review is back from the second copy.')).toBeVisible()
-  await expect(page.getByTestId('shelf-foot')).toContainText('Every review is kept twice')
-  await page.goto(`${DEMO}/card?set=trek-b`)
-  await expect(price).toHaveValue('£39')
-})
+test(
+  'a browser that throws its damaged database away gives the review back from its second copy',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/card?set=trek-b`)
+    const price = page.getByLabel('Price', { exact: true })
+    await price.fill('£39')
+    await price.press('Enter')
+    await saved(page)
+    await page.goto('/icon.svg')
+    await page.evaluate(
+      () =>
+        new Promise((resolve, reject) => {
+          const request = indexedDB.deleteDatabase('rigorous-meter')
+          request.onsuccess = resolve
+          request.onerror = reject
+        }),
+    )
+    await page.goto('/')
+    await expect(page.getByText('One review is back from the second copy.')).toBeVisible()
+    await expect(page.getByTestId('shelf-foot')).toContainText('Every review is kept twice')
+    await page.goto(`${DEMO}/card?set=trek-b`)
+    await expect(price).toHaveValue('£39')
+  },
+)
 
-test('a review whose records are damaged says what is lost, and what is sound becomes one of its own', async ({
-  page,
-}) => {
-  await openDemo(page)
-  await page.goto('/')
-  await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
-  await withRecord(page, 'part:demo-fell-race:readings:2', 'delete')
-  await page.goto(`${DEMO}/findings`)
-  await expect(page.getByRole('heading', { name: 'This review cannot be opened' })).toBeVisible()
-  await expect(page.getByRole('alert')).toContainText('cannot be read')
-  const [records] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take the raw records away' }).click(),
-  ])
-  expect(readFileSync(await records.path(), 'utf8')).toContain('part:demo-fell-race:readings:3')
-  await page.getByRole('button', { name: 'Save what is sound' }).click()
-  await expect(page.getByTestId('rescued')).toContainText('readings 33 to 48: their record cannot be read')
-  await page.getByRole('link', { name: 'Open what was sound' }).click()
-  await expect(page.getByLabel('Review', { exact: true })).toHaveValue(/\(what was sound\)$/)
+test(
+  'a review whose records are damaged says what is lost, and what is sound becomes one of its own',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemo(page)
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
+    await withRecord(page, 'part:demo-fell-race:readings:2', 'delete')
+    await page.goto(`${DEMO}/findings`)
+    await expect(page.getByRole('heading', { name: 'This review cannot be opened' })).toBeVisible()
+    await expect(page.getByRole('alert')).toContainText('cannot be read')
+    const [records] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take the raw records away' }).click(),
+    ])
+    expect(readFileSync(await records.path(), 'utf8')).toContain('part:demo-fell-race:readings:3')
+    await page.getByRole('button', { name: 'Save what is sound' }).click()
+    await expect(page.getByTestId('rescued')).toContainText('readings 33 to 48: their record cannot be read')
+    await page.getByRole('link', { name: 'Open what was sound' }).click()
+    await expect(page.getByLabel('Review', { exact: true })).toHaveValue(/\(what was sound\)$/)
 
-  await withRecord(page, 'head:demo-fell-race', 'garbage')
-  await page.goto('/')
-  await expect(page.getByRole('heading', { name: /\(what was sound\)$/ })).toBeVisible()
-  await expect(page.getByTestId('damaged')).toContainText('Its head cannot be read')
-  await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
-  await expect(page.getByTestId('rescued')).toContainText('title: its record cannot be read')
+    await withRecord(page, 'head:demo-fell-race', 'garbage')
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: /\(what was sound\)$/ })).toBeVisible()
+    await expect(page.getByTestId('damaged')).toContainText('Its head cannot be read')
+    await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
+    await expect(page.getByTestId('rescued')).toContainText('title: its record cannot be read')
 
-  await withRecord(page, 'head:demo-fell-race', 'delete')
-  await page.goto('/')
-  await expect(page.getByTestId('damaged')).toContainText('Its head is missing')
-  await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
-  await expect(page.getByTestId('rescued')).toContainText('as a review of its own')
-})
+    await withRecord(page, 'head:demo-fell-race', 'delete')
+    await page.goto('/')
+    await expect(page.getByTestId('damaged')).toContainText('Its head is missing')
+    await page.getByTestId('damaged').getByRole('button', { name: 'Save what is sound' }).click()
+    await expect(page.getByTestId('rescued')).toContainText('as a review of its own')
+  },
+)
 
-test('a file whose review is damaged says what would be left out before it comes in', async ({ page }) => {
-  await openDemoAt(page, `${DEMO}/report`)
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take the review away' }).click(),
-  ])
-  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
-    review: { readings: { seen: unknown }[] }
-    traces: unknown[]
-  }
-  file.review.readings[3]!.seen = 'nothing'
-  file.traces = []
-  await page.goto('/')
-  await page.getByTestId('review-file').setInputFiles({
-    name: 'hurt.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(file)),
-  })
-  const dialog = page.getByTestId('damaged-file')
-  await expect(dialog).toContainText('1 reading, damaged')
-  await expect(dialog).toContainText('the trace “trek2-b-146520-high.csv”')
-  await dialog.getByRole('button', { name: 'Bring in what is sound' }).click()
-  await expect(page.locator('.review')).toHaveCount(2)
-})
+test(
+  'a file whose review is damaged says what would be left out before it comes in',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/report`)
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take the review away' }).click(),
+    ])
+    const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+      review: { readings: { seen: unknown }[] }
+      traces: unknown[]
+    }
+    file.review.readings[3]!.seen = 'nothing'
+    file.traces = []
+    await page.goto('/')
+    await page.getByTestId('review-file').setInputFiles({
+      name: 'hurt.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(file)),
+    })
+    const dialog = page.getByTestId('damaged-file')
+    await expect(dialog).toContainText('1 reading, damaged')
+    await expect(dialog).toContainText('the trace “trek2-b-146520-high.csv”')
+    await dialog.getByRole('button', { name: 'Bring in what is sound' }).click()
+    await expect(page.locator('.review')).toHaveCount(2)
+  },
+)
 
 test('a database that never answers, or will not open, is no empty shelf', async ({ page, browser }) => {
   await page.addInitScript(() => {
@@ -197,34 +206,35 @@ test('a database that never answers, or will not open, is no empty shelf', async
   await other.context().close()
 })
 
-test('a review that is removed or replaced in another tab ends the edits of the one that has it open', async ({
-  page,
-  context,
-}) => {
-  await openDemoAt(page, `${DEMO}/card?set=trek-b`)
-  const price = page.getByLabel('Price', { exact: true })
-  await price.fill('£44')
-  await price.press('Enter')
-  await saved(page)
-  const other = await context.newPage()
-  await other.goto('/')
-  await other.getByRole('button', { name: /^More for/ }).click()
-  await other.getByText('Remove from the shelf').click()
-  await other.getByRole('button', { name: 'Remove', exact: true }).click()
-  await expect(page.getByTestId('gone')).toContainText('removed from the shelf in another tab')
-  await expect(price).toBeDisabled()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take it away as a file' }).click(),
-  ])
-  expect(readFileSync(await download.path(), 'utf8')).toContain('£44')
-  await other.getByRole('button', { name: 'Open the demo review' }).click()
-  await expect(other.getByRole('heading', { name: 'What we can say about these radios' })).toBeVisible()
-  await other.goto(`${DEMO}/card?set=trek-b`)
-  await expect(other.getByLabel('Price', { exact: true })).toHaveValue('£38')
-})
+test(
+  'a review that is removed or replaced in another tab ends the edits of the one that has it open',
+  { tag: '@all' },
+  async ({ page, context }) => {
+    await openDemoAt(page, `${DEMO}/card?set=trek-b`)
+    const price = page.getByLabel('Price', { exact: true })
+    await price.fill('£44')
+    await price.press('Enter')
+    await saved(page)
+    const other = await context.newPage()
+    await other.goto('/')
+    await other.getByRole('button', { name: /^More for/ }).click()
+    await other.getByText('Remove from the shelf').click()
+    await other.getByRole('button', { name: 'Remove', exact: true }).click()
+    await expect(page.getByTestId('gone')).toContainText('removed from the shelf in another tab')
+    await expect(price).toBeDisabled()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take it away as a file' }).click(),
+    ])
+    expect(readFileSync(await download.path(), 'utf8')).toContain('£44')
+    await other.getByRole('button', { name: 'Open the demo review' }).click()
+    await expect(other.getByRole('heading', { name: 'What we can say about these radios' })).toBeVisible()
+    await other.goto(`${DEMO}/card?set=trek-b`)
+    await expect(other.getByLabel('Price', { exact: true })).toHaveValue('£38')
+  },
+)
 
-test('undo and redo, by key and by button', async ({ page }) => {
+test('undo and redo, by key and by button', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   const price = page.getByLabel('Price', { exact: true })
   await price.fill('£45')
@@ -239,38 +249,39 @@ test('undo and redo, by key and by button', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 })
 
-test('a review goes away as a file and comes back on another browser with every figure the same', async ({
-  page,
-  browser,
-}) => {
-  await openDemoAt(page, TREK_B_HIGH)
-  await expect(harmonicRow(page, 2)).toContainText('Outside by')
-  const rows = await page.locator('table.harmonics').innerText()
-  await visit(page, `${DEMO}/report`)
-  const paper = await page.locator('article').innerText()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take the review away' }).click(),
-  ])
-  const path = await download.path()
+test(
+  'a review goes away as a file and comes back on another browser with every figure the same',
+  { tag: '@all' },
+  async ({ page, browser }) => {
+    await openDemoAt(page, TREK_B_HIGH)
+    await expect(harmonicRow(page, 2)).toContainText('Outside by')
+    const rows = await page.locator('table.harmonics').innerText()
+    await visit(page, `${DEMO}/report`)
+    const paper = await page.locator('article').innerText()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take the review away' }).click(),
+    ])
+    const path = await download.path()
 
-  const other = await (await browser.newContext()).newPage()
-  await other.goto('/')
-  await other
-    .getByTestId('review-file')
-    .setInputFiles({ name: 'x.review.json', mimeType: 'application/json', buffer: readFileSync(path) })
-  await expect(other.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
-  await other.goto(TREK_B_HIGH)
-  await expect(harmonicRow(other, 2)).toContainText('Outside by')
-  expect(await other.locator('table.harmonics').innerText()).toBe(rows)
-  await expect(other.getByText('Trace “trek2-b-146520-high.csv”')).toBeVisible()
-  await other.goto(`${DEMO}/report`)
-  const stripDates = (text: string) => text.replaceAll(/\d{1,2} \w+ \d{4}, \d\d:\d\d/g, '')
-  expect(stripDates(await other.locator('article').innerText())).toBe(stripDates(paper))
-  await other.context().close()
-})
+    const other = await (await browser.newContext()).newPage()
+    await other.goto('/')
+    await other
+      .getByTestId('review-file')
+      .setInputFiles({ name: 'x.review.json', mimeType: 'application/json', buffer: readFileSync(path) })
+    await expect(other.getByRole('heading', { name: 'Fell-race marshals’ handhelds' })).toBeVisible()
+    await other.goto(TREK_B_HIGH)
+    await expect(harmonicRow(other, 2)).toContainText('Outside by')
+    expect(await other.locator('table.harmonics').innerText()).toBe(rows)
+    await expect(other.getByText('Trace “trek2-b-146520-high.csv”')).toBeVisible()
+    await other.goto(`${DEMO}/report`)
+    const stripDates = (text: string) => text.replaceAll(/\d{1,2} \w+ \d{4}, \d\d:\d\d/g, '')
+    expect(stripDates(await other.locator('article').innerText())).toBe(stripDates(paper))
+    await other.context().close()
+  },
+)
 
-test('a review that is there already is never overwritten unasked', async ({ page }) => {
+test('a review that is there already is never overwritten unasked', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, `${DEMO}/report`)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -343,15 +354,19 @@ test('two tabs: the second is read-only, follows, and can take over', async ({ p
   await expect(page.getByLabel('Price', { exact: true })).toHaveValue('£43')
 })
 
-test('a removed review is gone after asking, and the demo comes back when wanted', async ({ page }) => {
-  await openDemo(page)
-  await page.goto('/')
-  await page.getByRole('button', { name: /^More for/ }).click()
-  await page.getByText('Remove from the shelf').click()
-  await expect(page.getByRole('dialog')).toContainText('for good')
-  await page.getByRole('button', { name: 'Remove', exact: true }).click()
-  await expect(page.getByTestId('empty-shelf')).toBeVisible()
-})
+test(
+  'a removed review is gone after asking, and the demo comes back when wanted',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemo(page)
+    await page.goto('/')
+    await page.getByRole('button', { name: /^More for/ }).click()
+    await page.getByText('Remove from the shelf').click()
+    await expect(page.getByRole('dialog')).toContainText('for good')
+    await page.getByRole('button', { name: 'Remove', exact: true }).click()
+    await expect(page.getByTestId('empty-shelf')).toBeVisible()
+  },
+)
 
 test('a full disk is said in words, and the change stays on the screen', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/card?set=trek-b`)

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { follow, harmonicRow, openDemoAt, saved, startEmpty } from './support'
+import { test } from './test'
 
-test('the same job by pointer', async ({ page }) => {
+test('the same job by pointer', { tag: '@all' }, async ({ page }) => {
   await page.goto('/')
   await startEmpty(page, 'Marshals by pointer')
 

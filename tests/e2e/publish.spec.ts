@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, type Download, type Page, test } from '@playwright/test'
+import { expect, type Download, type Page } from '@playwright/test'
 import { DEMO, openDemoAt } from './support'
+import { test } from './test'
 
 const textOf = async (download: Download) => readFileSync((await download.path())!, 'utf8')
 
@@ -21,38 +22,42 @@ async function pdfText(path: string): Promise<{ text: string; pages: number }> {
   return { text: pages.join(' ').replace(/\s+/g, ' '), pages: pdf.numPages }
 }
 
-test('a sheet: on the screen, as PDF, as PNG and SVG, and in the reviewer’s own words', async ({ page }) => {
-  await openDemoAt(page, `${DEMO}/sheet`)
-  const sheet = page.getByTestId('sheet-page')
-  await expect(sheet).toContainText('Sample B is 7.5 dB outside the law on 2 m.')
-  await expect(sheet).toContainText('Harmonics of 146.520 MHz, High')
+test(
+  'a sheet: on the screen, as PDF, as PNG and SVG, and in the reviewer’s own words',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/sheet`)
+    const sheet = page.getByTestId('sheet-page')
+    await expect(sheet).toContainText('Sample B is 7.5 dB outside the law on 2 m.')
+    await expect(sheet).toContainText('Harmonics of 146.520 MHz, High')
 
-  const pdf = await taken(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())
-  const { text, pages } = await pdfText((await pdf.path())!)
-  expect(pages).toBe(1)
-  // What stands on the screen stands on paper, figure by figure.
-  const shown = ((await sheet.textContent()) ?? '').match(/\d+\.\d+\s(dBm|dB|W)/g) ?? []
-  expect(shown.length).toBeGreaterThan(8)
-  const plain = text.replace(/[\u00a0\u202f\u2009]/g, ' ')
-  for (const figure of shown) expect(plain).toContain(figure.replace(/[\u00a0\u202f\u2009]/g, ' '))
+    const pdf = await taken(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())
+    const { text, pages } = await pdfText((await pdf.path())!)
+    expect(pages).toBe(1)
+    // What stands on the screen stands on paper, figure by figure.
+    const shown = ((await sheet.textContent()) ?? '').match(/\d+\.\d+\s(dBm|dB|W)/g) ?? []
+    expect(shown.length).toBeGreaterThan(8)
+    const plain = text.replace(/[\u00a0\u202f\u2009]/g, ' ')
+    for (const figure of shown) expect(plain).toContain(figure.replace(/[\u00a0\u202f\u2009]/g, ' '))
 
-  const png = await taken(page, () => page.getByRole('button', { name: 'PNG' }).click())
-  const bytes = readFileSync((await png.path())!)
-  expect(bytes.subarray(1, 4).toString()).toBe('PNG')
-  expect(bytes.readUInt32BE(16)).toBe(Math.floor(595 * 4.2))
-  const svg = await textOf(await taken(page, () => page.getByRole('button', { name: 'SVG' }).click()))
-  expect(svg).toContain('font/woff2;base64')
-  expect(svg).toContain('Osmere Trek 2')
+    const png = await taken(page, () => page.getByRole('button', { name: 'PNG' }).click())
+    const bytes = readFileSync((await png.path())!)
+    expect(bytes.subarray(1, 4).toString()).toBe('PNG')
+    expect(bytes.readUInt32BE(16)).toBe(Math.floor(595 * 4.2))
+    const svg = await textOf(await taken(page, () => page.getByRole('button', { name: 'SVG' }).click()))
+    expect(svg).toContain('font/woff2;base64')
+    expect(svg).toContain('Osmere Trek 2')
 
-  await page.getByRole('button', { name: 'Write your own words' }).click()
-  await page.getByLabel('What the sheet says, in your words').fill('Leave sample B in its box.')
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(sheet).toContainText('Leave sample B in its box.')
-  await expect(sheet).toContainText('(the reviewer’s words)')
-  await page.getByRole('button', { name: 'Your words' }).click()
-  await page.getByRole('button', { name: 'As made by rules' }).click()
-  await expect(sheet).toContainText('outside the law on 2 m')
-})
+    await page.getByRole('button', { name: 'Write your own words' }).click()
+    await page.getByLabel('What the sheet says, in your words').fill('Leave sample B in its box.')
+    await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    await expect(sheet).toContainText('Leave sample B in its box.')
+    await expect(sheet).toContainText('(the reviewer’s words)')
+    await page.getByRole('button', { name: 'Your words' }).click()
+    await page.getByRole('button', { name: 'As made by rules' }).click()
+    await expect(sheet).toContainText('outside the law on 2 m')
+  },
+)
 
 test('published, signed, changed since, checked, and found out when a digit was changed', async ({
   page,
@@ -100,34 +105,37 @@ test('published, signed, changed since, checked, and found out when a digit was 
   await expect(list).toContainText(/Since it was published: \d+ figures differ, \d+ verdicts among them/)
 })
 
-test('files that go out: read with scripts off, through a second parser, as a PDF', async ({
-  page,
-  browser,
-}) => {
-  await openDemoAt(page, `${DEMO}/publish`)
-  const take = (name: string) => taken(page, () => page.getByRole('button', { name, exact: true }).click())
+test(
+  'files that go out: read with scripts off, through a second parser, as a PDF',
+  { tag: '@all' },
+  async ({ page, browser }) => {
+    await openDemoAt(page, `${DEMO}/publish`)
+    const take = (name: string) => taken(page, () => page.getByRole('button', { name, exact: true }).click())
 
-  const html = await take('Web page')
-  const plain = await browser.newContext({ javaScriptEnabled: false })
-  const reader = await plain.newPage()
-  await reader.setContent(await textOf(html))
-  await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Fell-race marshals’ handhelds')
-  await expect(reader.getByRole('table').first()).toBeVisible()
-  await expect(reader.getByRole('img', { name: /Harmonics of 146\.520/ }).first()).toBeVisible()
-  await plain.close()
+    const html = await take('Web page')
+    const plain = await browser.newContext({ javaScriptEnabled: false })
+    const reader = await plain.newPage()
+    await reader.setContent(await textOf(html))
+    await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Fell-race marshals’ handhelds')
+    await expect(reader.getByRole('table').first()).toBeVisible()
+    await expect(reader.getByRole('img', { name: /Harmonics of 146\.520/ }).first()).toBeVisible()
+    await plain.close()
 
-  expect(await textOf(await take('Forum post'))).toContain(
-    '| 2 m, sample B | Not without a filter or a change |',
-  )
-  expect(await textOf(await take('Video description'))).toContain('May I key it?')
-  expect(await textOf(await take('Letter, as text'))).toContain('We repeat any of these readings on request')
-  const letter = await take('Letter to the maker')
-  expect((await pdfText((await letter.path())!)).text).toContain('serial number OT2-00418')
-  const csv = await textOf(await take('Table of readings'))
-  expect(csv.charCodeAt(0)).toBe(0xfeff)
-})
+    expect(await textOf(await take('Forum post'))).toContain(
+      '| 2 m, sample B | Not without a filter or a change |',
+    )
+    expect(await textOf(await take('Video description'))).toContain('May I key it?')
+    expect(await textOf(await take('Letter, as text'))).toContain(
+      'We repeat any of these readings on request',
+    )
+    const letter = await take('Letter to the maker')
+    expect((await pdfText((await letter.path())!)).text).toContain('serial number OT2-00418')
+    const csv = await textOf(await take('Table of readings'))
+    expect(csv.charCodeAt(0)).toBe(0xfeff)
+  },
+)
 
-test('pictures: one by key from a station, all of them as a zip', async ({ page }) => {
+test('pictures: one by key from a station, all of them as a zip', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, `${DEMO}/harmonics?set=trek-b`)
   await expect(page.getByRole('heading', { name: /Harmonics and spurs/ }).first()).toBeVisible()
   await page.keyboard.press('v')

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { DEMO, harmonicRow, openDemoAt, visit, startEmpty } from './support'
+import { test } from './test'
 
 const STATIONS = [
   'carrier-power',
@@ -56,7 +57,7 @@ test('every place of an empty review says what to do next', async ({ page }) => 
   expect(complaints).toEqual([])
 })
 
-test('long names stay inside the page, on a phone and on the bench', async ({ page }) => {
+test('long names stay inside the page, on a phone and on the bench', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, `${DEMO}/card?set=trek-b`)
   for (const label of ['Make', 'Model', 'Review']) {
     await page.getByLabel(label, { exact: true }).fill(LONG)
@@ -74,43 +75,47 @@ test('long names stay inside the page, on a phone and on the bench', async ({ pa
   }
 })
 
-test('with 200 readings in the review a keystroke still moves the verdict at once', async ({ page }) => {
-  await openDemoAt(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
-  for (let round = 0; round < 4; round++) {
-    for (let n = 1; n <= 10; n++) {
-      await harmonicRow(page, n)
-        .getByRole('textbox')
-        .fill(`-${20 + n * 5 + round / 10}`)
-      await page.keyboard.press('Enter')
+test(
+  'with 200 readings in the review a keystroke still moves the verdict at once',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
+    for (let round = 0; round < 4; round++) {
+      for (let n = 1; n <= 10; n++) {
+        await harmonicRow(page, n)
+          .getByRole('textbox')
+          .fill(`-${20 + n * 5 + round / 10}`)
+        await page.keyboard.press('Enter')
+      }
     }
-  }
-  const spent = await page.evaluate(async () => {
-    const input = document.querySelector<HTMLInputElement>('[data-slot=x2] input')!
-    const cell = input.closest('tr')!.cells[6]!
-    input.focus()
-    const times: number[] = []
-    for (let i = 0; i < 9; i++) {
-      times.push(
-        await new Promise<number>(resolve => {
-          const from = performance.now()
-          new MutationObserver((_changes, watch) => {
-            watch.disconnect()
-            resolve(performance.now() - from)
-          }).observe(cell, { subtree: true, childList: true, characterData: true })
-          input.value = i % 2 ? '-40.1' : `-9${i}`
-          input.dispatchEvent(new Event('input', { bubbles: true }))
-        }),
-      )
-      await new Promise(resolve => setTimeout(resolve, 40))
-    }
-    return times.sort((a, b) => a - b)[4]!
-  })
-  test.info().annotations.push({ type: 'keystroke to verdict, ms', description: spent.toFixed(0) })
-  console.log(`    keystroke to updated verdict with 205 readings: ${spent.toFixed(0)} ms`)
-  await visit(page, `${DEMO}/report`)
-  // 227 were there, and the one being typed is kept as its field is left.
-  await expect(page.getByText('228 levels')).toBeVisible()
-})
+    const spent = await page.evaluate(async () => {
+      const input = document.querySelector<HTMLInputElement>('[data-slot=x2] input')!
+      const cell = input.closest('tr')!.cells[6]!
+      input.focus()
+      const times: number[] = []
+      for (let i = 0; i < 9; i++) {
+        times.push(
+          await new Promise<number>(resolve => {
+            const from = performance.now()
+            new MutationObserver((_changes, watch) => {
+              watch.disconnect()
+              resolve(performance.now() - from)
+            }).observe(cell, { subtree: true, childList: true, characterData: true })
+            input.value = i % 2 ? '-40.1' : `-9${i}`
+            input.dispatchEvent(new Event('input', { bubbles: true }))
+          }),
+        )
+        await new Promise(resolve => setTimeout(resolve, 40))
+      }
+      return times.sort((a, b) => a - b)[4]!
+    })
+    test.info().annotations.push({ type: 'keystroke to verdict, ms', description: spent.toFixed(0) })
+    console.log(`    keystroke to updated verdict with 205 readings: ${spent.toFixed(0)} ms`)
+    await visit(page, `${DEMO}/report`)
+    // 227 were there, and the one being typed is kept as its field is left.
+    await expect(page.getByText('228 levels')).toBeVisible()
+  },
+)
 
 test('a question is asked, never a refusal: a lost sign, an absurd carrier', async ({ page }) => {
   await openDemoAt(page, `${DEMO}/harmonics?set=pellworth&step=harmonics:2m:2m-2:high`)
@@ -122,7 +127,7 @@ test('a question is asked, never a refusal: a lost sign, an absurd carrier', asy
   await expect(page.getByRole('status', { name: 'Questions' })).toContainText('below the claim')
 })
 
-test('ambiguous figures are offered, in the reading and on the card', async ({ page }) => {
+test('ambiguous figures are offered, in the reading and on the card', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, `${DEMO}/carrier-power?set=pellworth&step=carrier-power:2m:2m-2:low`)
   const field = page.getByLabel(/^Reading on/)
   await field.fill('1,234')

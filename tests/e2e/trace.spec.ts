@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { DEMO, harmonicRow, openDemoAt, saved, traceCsv } from './support'
+import { test } from './test'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
@@ -40,7 +41,7 @@ test('a trace comes in by button, is confirmed, fills the table and is drawn', a
   await expect(page.getByText('Trace “sweep.csv”')).toBeVisible()
 })
 
-test('a trace comes in by drop, and one undo takes all its peaks out', async ({ page }) => {
+test('a trace comes in by drop, and one undo takes all its peaks out', { tag: '@all' }, async ({ page }) => {
   const transfer = await page.evaluateHandle(
     text => {
       const data = new DataTransfer()
@@ -61,7 +62,7 @@ test('a trace comes in by drop, and one undo takes all its peaks out', async ({ 
   await expect(harmonicRow(page, 3).getByRole('textbox')).toHaveValue('−80.4')
 })
 
-test('a coarse trace says so and cannot show that anything is clean', async ({ page }) => {
+test('a coarse trace says so and cannot show that anything is clean', { tag: '@all' }, async ({ page }) => {
   await bring(page, 'coarse.csv', traceCsv({ stepHz: 600_000, levels: { 1: -13, 2: -58 } }))
   await expect(page.getByRole('dialog')).toContainText('wider than the resolution bandwidth of 100 kHz')
   await page.getByRole('button', { name: /^Fill the table/ }).click()
@@ -95,7 +96,7 @@ test('refuses bad files in plain words and loses nothing', async ({ page }) => {
   }
 })
 
-test('100 000 rows are read and drawn while the page stays awake', async ({ page }) => {
+test('100 000 rows are read and drawn while the page stays awake', { tag: '@all' }, async ({ page }) => {
   await page.evaluate(() => {
     const marks = { longest: 0, last: performance.now() }
     Object.assign(window, { marks })

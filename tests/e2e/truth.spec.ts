@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { choose, DEMO, harmonicRow, openDemoAt, saved, visit } from './support'
+import { test } from './test'
 
 const MINI = `${DEMO}/harmonics?set=mini&step=harmonics:2m:2m-2:low`
 
@@ -39,11 +40,15 @@ test('what a trace contradicts, and what a spur is, is said and asked', async ({
   await saved(page)
 })
 
-test('two editions of a rulebook stand side by side, and say which verdicts turn', async ({ page }) => {
-  await openDemoAt(page, `${DEMO}/rulebooks?set=trek-b`)
-  const compared = page.locator('.v-select', { hasText: 'Compared with' })
-  await choose(page, compared, 'ITU spurious, category A')
-  await expect(page.getByRole('table', { name: 'What changed' })).toContainText('97.307(e)')
-  await page.getByRole('button', { name: 'Which verdicts turn?' }).click()
-  await expect(page.getByRole('table', { name: 'Verdicts that turn' })).toContainText('Harmonics and spurs')
-})
+test(
+  'two editions of a rulebook stand side by side, and say which verdicts turn',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, `${DEMO}/rulebooks?set=trek-b`)
+    const compared = page.locator('.v-select', { hasText: 'Compared with' })
+    await choose(page, compared, 'ITU spurious, category A')
+    await expect(page.getByRole('table', { name: 'What changed' })).toContainText('97.307(e)')
+    await page.getByRole('button', { name: 'Which verdicts turn?' }).click()
+    await expect(page.getByRole('table', { name: 'Verdicts that turn' })).toContainText('Harmonics and spurs')
+  },
+)

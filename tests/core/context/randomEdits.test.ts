@@ -5,6 +5,7 @@ import { demoReview } from '#core/demo'
 import type { Instrument } from '#core/chain'
 import type { Review } from '#core/review'
 import { stations } from '#core/station'
+import { rounds } from '../../support/howThorough'
 
 /** Everything a review comes to, as plain data. */
 function judged(review: Review, shared: SharedWork): unknown {
@@ -152,7 +153,7 @@ describe('results that are used again', () => {
         }
         expect(judged(start, shared)).toEqual(judged(start, createSharedWork()))
       }),
-      { numRuns: 10, seed },
+      { numRuns: rounds({ quick: 3, all: 10 }), seed },
     )
   })
 
