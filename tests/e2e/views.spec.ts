@@ -72,7 +72,17 @@ async function show(page: Page, path: string, heading: string, opened = new Set<
     await over.click()
   }
   await expect(there).toBeVisible()
-  await page.waitForTimeout(300)
+  await drawn(page)
+}
+
+/** Long views come a part a turn: waits until no more elements have come for a while. */
+async function drawn(page: Page): Promise<void> {
+  const count = () => page.evaluate(() => document.querySelectorAll('*').length)
+  await expect(async () => {
+    const before = await count()
+    await page.waitForTimeout(300)
+    expect(await count()).toBe(before)
+  }).toPass({ intervals: [0] })
 }
 
 /**
@@ -83,9 +93,10 @@ async function shorten(page: Page): Promise<void> {
   await page.evaluate(() => {
     for (const body of document.querySelectorAll('tbody'))
       [...body.rows].slice(6).forEach(row => row.remove())
-    document
-      .querySelectorAll('article section[aria-labelledby^="report-set-"]')
-      .forEach((section, index) => index > 0 && section.remove())
+    const [, ...others] = document.querySelectorAll('article section[aria-labelledby^="report-set-"]')
+    others.forEach(section => section.remove())
+    for (const section of document.querySelectorAll('article section'))
+      [...section.children].slice(12).forEach(part => part.remove())
   })
 }
 
