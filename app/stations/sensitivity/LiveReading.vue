@@ -81,7 +81,7 @@ useKeys({ k: keepByKey })
     />
     <div v-else-if="takesFigures" class="keeps">
       <VBtn color="primary" class="keep" :disabled="!canKeep || doubts.length > 0" @click="keep()"
-        >Keep {{ figure }}</VBtn
+        >Keep&nbsp;<span class="figure">{{ figure }}</span></VBtn
       >
       <VBtn v-if="canKeep && doubts.length" variant="text" @click="keep(true)">Keep all the same</VBtn>
     </div>
@@ -106,6 +106,8 @@ useKeys({ k: keepByKey })
   height: 88px;
   /* And is painted by itself: the rest of the page stays as it was painted. */
   will-change: transform;
+  /* What is painted is as large as it is, whatever its words are: else the browser puts its layers together anew. */
+  background: var(--sheet);
 }
 /* They come and go five times a second: there is room for them, and nothing below moves. */
 .doubts {

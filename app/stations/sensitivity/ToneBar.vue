@@ -61,6 +61,8 @@ canvas {
   height: v-bind('`${PICTURE_HEIGHT_PX}px`');
 }
 .words {
+  /* As large when painted, whatever the words are. */
+  background: var(--sheet);
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
