@@ -4,18 +4,19 @@ import type { Step } from './step'
 
 type RankedStep = Pick<Step, 'set' | 'band' | 'setting'>
 
-/** Bands and levels never change, they are replaced: each level of a band is ranked once for all steps at it. */
-const ranks = new WeakMap<RankedStep['band'], RanksOfBand>()
+/** Claims and levels never change, they are replaced: each level is ranked once for all steps at it. */
+const ranks = new WeakMap<RankedStep['band']['claims'], Ranks>()
 
-interface RanksOfBand {
+interface Ranks {
   levels: RankedStep['set']['levels']
   byId: Map<string, LevelRank>
 }
 
 function rankOf(step: RankedStep): LevelRank {
   const { levels } = step.set
-  let known = ranks.get(step.band)
-  if (known?.levels !== levels) ranks.set(step.band, (known = { levels, byId: new Map() }))
+  const { claims } = step.band
+  let known = ranks.get(claims)
+  if (known?.levels !== levels) ranks.set(claims, (known = { levels, byId: new Map() }))
   return kept(known.byId, step.setting.level.id, () => levelRank(step))
 }
 

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest'
+import { createContext, createSharedWork } from '#core/context'
+import { copyRulebook, rulebookById } from '#core/rules'
+import { AT, harmonic, HARMONICS_STEP, POWER_STEP, reading, reviewOf } from '../../support/bench'
+
+const review = {
+  ...reviewOf(),
+  readings: [
+    reading('5.1', { slot: 'carrier', stepId: POWER_STEP, frequencyHz: 146.52e6 }),
+    harmonic(3, '-71.5'),
+  ],
+  skipped: [{ setId: 'set', stepId: HARMONICS_STEP, reason: 'no analyser', at: AT }],
+}
+
+describe('what a context says of steps', () => {
+  it('is each step’s own, whatever order they are asked in', () => {
+    const context = createContext(review)
+    const power = { set: { id: 'set' }, id: POWER_STEP }
+    const harmonics = { set: { id: 'set' }, id: HARMONICS_STEP }
+    const other = { set: { id: 'another' }, id: POWER_STEP }
+    for (let round = 0; round < 2; round++) {
+      expect([...context.readingsOf(power).keys()]).toEqual(['carrier'])
+      expect(context.skipReason(power)).toBeNull()
+      expect([...context.readingsOf(harmonics).keys()]).toEqual(['x3'])
+      expect(context.skipReason(harmonics)).toBe('no analyser')
+      expect(context.readingsOf(other).size).toBe(0)
+    }
+    expect(context.reading('set', HARMONICS_STEP, 'x3')?.text).toBe('-71.5')
+  })
+})
+
+describe('rulebooks of a context', () => {
+  const ids = ['us-amateur', 'mine']
+  const own = copyRulebook(rulebookById('us-amateur'), 'mine')
+  const withOwn = (title: string) => ({ ...review, ownRulebooks: [{ ...own, title }] })
+
+  it('are the very same list for the same ids, from one state to the next', () => {
+    const shared = createSharedWork()
+    const first = withOwn('Mine')
+    const books = createContext(first, shared).rulebooksOf({ rulebookIds: ids })
+    expect(books.map(({ title }) => title)).toEqual([rulebookById('us-amateur').title, 'Mine'])
+    expect(createContext({ ...first, title: 'Other' }, shared).rulebooksOf({ rulebookIds: [...ids] })).toBe(
+      books,
+    )
+  })
+
+  it('follow an own one that was changed, although the list that asks is the same', () => {
+    const shared = createSharedWork()
+    const titles = (title: string) =>
+      createContext(withOwn(title), shared)
+        .rulebooksOf({ rulebookIds: ids })
+        .map(book => book.title)
+    expect(titles('Mine')[1]).toBe('Mine')
+    expect(titles('Mine, second edition')[1]).toBe('Mine, second edition')
+  })
+})
