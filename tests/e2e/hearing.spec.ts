@@ -64,36 +64,38 @@ test('a whole receiver by the keyboard: going over, sensitivity with the coach, 
   await expect(page.getByText('How little does it still hear?')).toBeVisible()
 })
 
-test('audio brought in: a recording that steps from level to level becomes points of the curve', async ({
-  page,
-}) => {
-  await openDemoAt(page, SENSITIVITY)
-  await goOver(page)
-  await page.getByTestId('audio-file').setInputFiles({
-    name: 'stepped.wav',
-    mimeType: 'audio/wav',
-    buffer: steppedWav([22, 15, 8], 3),
-  })
-  const dialog = page.getByRole('dialog')
-  await expect(dialog.getByTestId('stretch-sinad')).toHaveCount(3)
-  const read = await dialog.getByTestId('stretch-sinad').allTextContents()
-  for (const [i, wanted] of [22, 15, 8].entries())
-    expect(Math.abs(Number.parseFloat(read[i]!) - wanted)).toBeLessThan(0.5)
-  await dialog.getByLabel('Generator at first').fill('-114')
-  await dialog.getByLabel('Then by').fill('-4')
-  await dialog.getByRole('button', { name: 'Keep 3 readings' }).click()
-  await expect(page.locator('[data-slot^="p"]')).toHaveCount(4)
-  await expect(page.getByRole('row', { name: /^12 dB SINAD/ })).toContainText('dBm')
+test(
+  'audio brought in: a recording that steps from level to level becomes points of the curve',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, SENSITIVITY)
+    await goOver(page)
+    await page.getByTestId('audio-file').setInputFiles({
+      name: 'stepped.wav',
+      mimeType: 'audio/wav',
+      buffer: steppedWav([22, 15, 8], 3),
+    })
+    const dialog = page.getByRole('dialog')
+    await expect(dialog.getByTestId('stretch-sinad')).toHaveCount(3)
+    const read = await dialog.getByTestId('stretch-sinad').allTextContents()
+    for (const [i, wanted] of [22, 15, 8].entries())
+      expect(Math.abs(Number.parseFloat(read[i]!) - wanted)).toBeLessThan(0.5)
+    await dialog.getByLabel('Generator at first').fill('-114')
+    await dialog.getByLabel('Then by').fill('-4')
+    await dialog.getByRole('button', { name: 'Keep 3 readings' }).click()
+    await expect(page.locator('[data-slot^="p"]')).toHaveCount(4)
+    await expect(page.getByRole('row', { name: /^12 dB SINAD/ })).toContainText('dBm')
 
-  // A file that is none says so, and nothing is kept.
-  await page.getByTestId('audio-file').setInputFiles({
-    name: 'broken.wav',
-    mimeType: 'audio/wav',
-    buffer: Buffer.from('not a recording'),
-  })
-  await expect(page.getByRole('alert').first()).toBeVisible()
-  await expect(page.locator('[data-slot^="p"]')).toHaveCount(4)
-})
+    // A file that is none says so, and nothing is kept.
+    await page.getByTestId('audio-file').setInputFiles({
+      name: 'broken.wav',
+      mimeType: 'audio/wav',
+      buffer: Buffer.from('not a recording'),
+    })
+    await expect(page.getByRole('alert').first()).toBeVisible()
+    await expect(page.locator('[data-slot^="p"]')).toHaveCount(4)
+  },
+)
 
 test('listening that is not allowed says what to do; typing goes on', async ({ page }) => {
   await openDemoAt(page, SENSITIVITY)

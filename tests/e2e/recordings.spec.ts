@@ -8,50 +8,52 @@ import { test } from './test'
 const dialog = (page: Page) => page.getByTestId('recording')
 const DEVIATION = `${DEMO}/deviation?set=mini&step=deviation:2m:2m-2:high`
 
-test('a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload', async ({
-  page,
-}) => {
-  await openDemoAt(page, DEVIATION)
-  await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
-  await drop(page, [
-    {
-      name: 'mini.wav',
-      bytes: wav(fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 4000, deviationHz: 2000 }), {
-        rate: 96_000,
-        channels: 2,
-      }),
-    },
-  ])
-  await expect(dialog(page)).toContainText('WAV, 16-bit, 2 channels')
-  await expect(dialog(page)).toContainText('One tone, fitted')
-  await expect(dialog(page)).toContainText(/half peak to peak (2\.000|1\.99\d|2\.00\d)\skHz/)
-  await page.getByRole('button', { name: 'Look closer' }).click()
-  await expect(page.getByRole('button', { name: 'Whole width' })).toBeVisible()
-  await page.getByRole('button', { name: 'Whole width' }).click()
-  const csv = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Spectrum as CSV' }).click()
-  expect((await readFile(await (await csv).path(), 'utf8')).split('\r\n')[0]).toContain(
-    'frequencyHz,meanDbc,highestDbc',
-  )
-  const annotated = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'SigMF annotations' }).click()
-  const meta = JSON.parse(await readFile(await (await annotated).path(), 'utf8')) as {
-    global: Record<string, unknown>
-    annotations: { 'core:label': string }[]
-  }
-  expect(meta.global['core:datatype']).toBe('ci16_le')
-  expect(meta.annotations.map(one => one['core:label'])).toContain('carrier')
-  await page.getByRole('button', { name: 'Keep 1 figure' }).click()
-  await expect(page.locator('[data-slot=tone] input')).toHaveValue(/^(2\.000|1\.99\d|2\.00\d)\skHz$/)
-  await page.locator('.history summary').click()
-  await expect(page.locator('.history')).toContainText('mini.wav')
-  await page.waitForTimeout(500)
-  await page.reload()
-  await expect(page.locator('[data-slot=tone] input')).toHaveValue(/kHz$/)
-  await expect(page.getByRole('img', { name: /Deviation over time/ })).toBeVisible()
-  await visit(page, `${DEMO}/report`)
-  await expect(page.getByText('from mini.wav (SHA-256', { exact: false })).toBeVisible()
-})
+test(
+  'a recording comes in by drop; its deviation is judged, drawn, kept with its hash, and survives a reload',
+  { tag: '@all' },
+  async ({ page }) => {
+    await openDemoAt(page, DEVIATION)
+    await expect(page.locator('[data-slot=tone] input')).toBeEnabled()
+    await drop(page, [
+      {
+        name: 'mini.wav',
+        bytes: wav(fmSamples({ rate: 96_000, seconds: 1.5, offsetHz: 4000, deviationHz: 2000 }), {
+          rate: 96_000,
+          channels: 2,
+        }),
+      },
+    ])
+    await expect(dialog(page)).toContainText('WAV, 16-bit, 2 channels')
+    await expect(dialog(page)).toContainText('One tone, fitted')
+    await expect(dialog(page)).toContainText(/half peak to peak (2\.000|1\.99\d|2\.00\d)\skHz/)
+    await page.getByRole('button', { name: 'Look closer' }).click()
+    await expect(page.getByRole('button', { name: 'Whole width' })).toBeVisible()
+    await page.getByRole('button', { name: 'Whole width' }).click()
+    const csv = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Spectrum as CSV' }).click()
+    expect((await readFile(await (await csv).path(), 'utf8')).split('\r\n')[0]).toContain(
+      'frequencyHz,meanDbc,highestDbc',
+    )
+    const annotated = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'SigMF annotations' }).click()
+    const meta = JSON.parse(await readFile(await (await annotated).path(), 'utf8')) as {
+      global: Record<string, unknown>
+      annotations: { 'core:label': string }[]
+    }
+    expect(meta.global['core:datatype']).toBe('ci16_le')
+    expect(meta.annotations.map(one => one['core:label'])).toContain('carrier')
+    await page.getByRole('button', { name: 'Keep 1 figure' }).click()
+    await expect(page.locator('[data-slot=tone] input')).toHaveValue(/^(2\.000|1\.99\d|2\.00\d)\skHz$/)
+    await page.locator('.history summary').click()
+    await expect(page.locator('.history')).toContainText('mini.wav')
+    await page.waitForTimeout(500)
+    await page.reload()
+    await expect(page.locator('[data-slot=tone] input')).toHaveValue(/kHz$/)
+    await expect(page.getByRole('img', { name: /Deviation over time/ })).toBeVisible()
+    await visit(page, `${DEMO}/report`)
+    await expect(page.getByText('from mini.wav (SHA-256', { exact: false })).toBeVisible()
+  },
+)
 
 test(
   'SigMF is dropped as two files; the frequency is known to the hertz, the bandwidth has its neighbours',

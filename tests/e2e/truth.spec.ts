@@ -16,7 +16,7 @@ function contradictingCsv(): string {
   return lines.join('\n')
 }
 
-test('what a trace contradicts, and what a spur is, is said and asked', async ({ page }) => {
+test('what a trace contradicts, and what a spur is, is said and asked', { tag: '@all' }, async ({ page }) => {
   await openDemoAt(page, MINI)
   await page.getByTestId('trace-file').setInputFiles({
     name: 'several.csv',
