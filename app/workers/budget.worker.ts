@@ -9,6 +9,7 @@ import {
   type SimulationPart,
   simulationParts,
 } from '#core/uncertainty'
+import { drawnBuffers } from './drawnBuffers'
 
 const rules = createDrawingRules()
 
@@ -25,18 +26,12 @@ const api = {
   /** One part; its draws are handed over, not copied. */
   draw(contributions: Contribution[], part: SimulationPart): DrawnPart {
     const drawn = drawnPart(contributions, part, rules)
-    return transfer(drawn, buffersOf(drawn))
+    return transfer(drawn, drawnBuffers(drawn))
   },
 
   /** What all parts come to together. */
   conclude: (parts: DrawnPart[], seed: number): SimulatedFigures => simulatedFromParts(parts, seed),
 }
-
-/** What of a part is handed over. */
-const buffersOf = ({ lower, upper }: DrawnPart): ArrayBuffer[] => [
-  lower.buffer as ArrayBuffer,
-  upper.buffer as ArrayBuffer,
-]
 
 export type BudgetWorker = typeof api
 

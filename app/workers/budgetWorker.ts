@@ -1,12 +1,15 @@
 import { type Remote, transfer, wrap } from 'comlink'
-import { type Contribution, type SimulatedFigures, simulationParts } from '#core/uncertainty'
+import {
+  type Contribution,
+  type SimulatedFigures,
+  SIMULATION_PARTS,
+  simulationParts,
+} from '#core/uncertainty'
 import { brokenWorker } from './brokenWorker'
+import { drawnBuffers } from './drawnBuffers'
 import type { BudgetWorker } from './budget.worker'
 
 const NOT_STARTED = 'The simulation did not start. Reload the page and try again.'
-
-/** More would draw parts that are too small to be worth it. */
-const MOST_WORKERS = 4
 
 interface Crew {
   remotes: Remote<BudgetWorker>[]
@@ -23,10 +26,10 @@ export function warmBudgetWorkers(contributions: readonly Contribution[]): void 
   void Promise.race([Promise.all(shown), broken]).catch(() => {})
 }
 
-/** As many workers as have a processor to themselves; they stay for the next question. */
+/** As many workers as have a processor to themselves and a part to draw; they stay for the next question. */
 function startedCrew(): Crew {
   if (warm) return warm
-  const size = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
+  const size = Math.max(1, Math.min(SIMULATION_PARTS, navigator.hardwareConcurrency || 1))
   const workers = Array.from(
     { length: size },
     () => new Worker(new URL('./budget.worker.ts', import.meta.url), { type: 'module' }),
@@ -56,10 +59,7 @@ async function simulatedBy(
   const drawn = await Promise.all(
     simulationParts(options).map((part, i) => remotes[i % remotes.length]!.draw(contributions, part)),
   )
-  const handedOver = transfer(
-    drawn,
-    drawn.flatMap(({ lower, upper }) => [lower.buffer as ArrayBuffer, upper.buffer as ArrayBuffer]),
-  )
+  const handedOver = transfer(drawn, drawn.flatMap(drawnBuffers))
   return remotes[0]!.conclude(handedOver, options.seed)
 }
 

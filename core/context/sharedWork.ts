@@ -25,6 +25,7 @@ export interface BookLists {
   asked: WeakMap<readonly string[], readonly Rulebook[]>
 }
 
+/** No lists yet, for the reviewer’s own rulebooks of now. */
 export function bookLists(own: unknown): BookLists {
   return { own, byIds: new Map(), asked: new WeakMap() }
 }

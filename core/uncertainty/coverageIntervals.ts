@@ -19,6 +19,10 @@ export interface OuterValues {
   upper: Float64Array
 }
 
+/**
+ * Both intervals of some values, in their unit. O(values).
+ * @see JCGM 101:2008, 5.3.4 and 7.7 (from memory).
+ */
 export function coverageIntervals(values: Float64Array): CoverageIntervals {
   return intervalsOf(outerValues(values, values.length), values.length)
 }

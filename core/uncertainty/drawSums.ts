@@ -43,6 +43,7 @@ export interface DrawingRules {
 /** Tables that are kept; beyond that the oldest goes. */
 const MOST_TABLES = 64
 
+/** Drawing rules that know no table yet; they keep some dozens, the latest. */
 export function createDrawingRules(): DrawingRules {
   const made = new Map<string, Adder>()
 

@@ -28,6 +28,7 @@ export {
   type DrawnPart,
   drawnPart,
   simulatedFromParts,
+  SIMULATION_PARTS,
   type SimulationPart,
   simulationParts,
 } from './simulationParts'

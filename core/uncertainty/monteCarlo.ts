@@ -17,7 +17,7 @@ export const MONTE_CARLO_DEFAULTS = {
   seed: 1,
 } as const satisfies Required<MonteCarloOptions>
 
-/** The figures a simulation of a budget came to. */
+/** The figures a simulation of a budget came to, in the unit of its contributions. */
 export interface SimulatedFigures extends CoverageIntervals {
   trials: number
   seed: number

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { coverageIntervals, type Interval } from './coverageIntervals'
 import { uniform } from './drawSums'
-import { type MonteCarloOptions, MONTE_CARLO_DEFAULTS } from './monteCarlo'
+import { type MonteCarloOptions, MONTE_CARLO_DEFAULTS, spread } from './monteCarlo'
 
 /** What a simulated model came to. */
 export interface Propagated {
@@ -26,14 +26,11 @@ export function propagate(
   const random = () => uniform(source)
   const results = new Float64Array(trials)
   const values = draws.map(() => 0)
-  let sum = 0
   for (let i = 0; i < trials; i++) {
     for (let k = 0; k < draws.length; k++) values[k] = draws[k]!(random)
-    sum += results[i] = model(values)
+    results[i] = model(values)
   }
-  const mean = sum / trials
-  let squares = 0
-  for (const result of results) squares += (result - mean) ** 2
+  const { mean, squares } = spread(results)
   const { shortest } = coverageIntervals(results)
   return { mean, standardDeviation: Math.sqrt(squares / (trials - 1)), shortest }
 }

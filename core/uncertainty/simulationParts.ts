@@ -4,14 +4,15 @@ import { type DrawingRules, drawSums, type PartOfDraws } from './drawSums'
 import { type SimulatedFigures, spread } from './monteCarlo'
 
 /** Parts of a simulation: always so many, so that its figures do not hang on how many draw them. */
-const PARTS = 4
+export const SIMULATION_PARTS = 4
 
 /** A part of a simulation, and how many trials all of it has. */
 export interface SimulationPart extends PartOfDraws {
+  /** Trials of all parts together. */
   ofTrials: number
 }
 
-/** What of a part's draws all of them come to hangs on. */
+/** What of a part's draws all of them come to hangs on, in the unit of the contributions. */
 export interface DrawnPart extends OuterValues {
   trials: number
   mean: number
@@ -21,8 +22,8 @@ export interface DrawnPart extends OuterValues {
 
 /** A simulation in parts that may be drawn at once, each by a stream of the seed’s own, alike in size. */
 export function simulationParts({ trials, seed }: { trials: number; seed: number }): SimulationPart[] {
-  const upTo = (stream: number) => Math.floor((trials * stream) / PARTS)
-  return Array.from({ length: PARTS }, (_unused, stream) => ({
+  const upTo = (stream: number) => Math.floor((trials * stream) / SIMULATION_PARTS)
+  return Array.from({ length: SIMULATION_PARTS }, (_unused, stream) => ({
     trials: upTo(stream + 1) - upTo(stream),
     seed,
     stream,
