@@ -1,3 +1,4 @@
-export { createContext, type Context, type StepPlaceId } from './context'
+export type { ChainHead } from './chainHeads'
+export { createContext, type ComputeIn, type Context, type StepPlaceId } from './context'
+export { perRadio, perStep } from './perRadio'
 export { createSharedWork, type SharedWork } from './sharedWork'
-export type { State } from './state'

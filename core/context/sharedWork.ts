@@ -1,43 +1,40 @@
-import type { Chain } from '../chain'
-import { createMemory, type Memory } from '../derive'
-import type { Standing } from '../review'
-import type { Rulebook } from '../rules'
+import { createIdentityCache, type IdentityCache } from '../cache'
+import type { ByRadio, ClipHead, KeyDown, Reading, SkippedStep } from '../review'
 import { createDistributions, type Distributions } from '../uncertainty'
+import type { ChainHead } from './chainHeads'
+import type { Scope } from './scope'
 
-/** What may be kept from one state of a review to the next, as long as whoever holds it likes. */
+/** Lists of a review, by radio, as they were in its latest states: the latest first. */
+export interface LatestLists {
+  readings: readonly ByRadio<Reading>[]
+  keyDowns: readonly ByRadio<KeyDown>[]
+  skipped: readonly ByRadio<SkippedStep>[]
+  clips: readonly ByRadio<ClipHead>[]
+}
+
+/**
+ * What one state of a review leaves to the next, held by whoever makes contexts: results by the identity of what
+ * they rest on, and the objects whose identity it goes by.
+ */
 export interface SharedWork {
   distributions: Distributions
-  memory: Memory
-  /** The readings that stood in the latest states, the latest first. */
-  standing: readonly Standing[]
-  /** Chains with their calibrations, by the chain as stored and the calibrations wanted. */
-  chains: WeakMap<Chain, Map<string, { calibrations: unknown; swaps: unknown; chain: Chain }>>
-  /** Chains that join another, whole, by the chain as stored. */
-  joined: WeakMap<Chain, { host: Chain; whole: Chain }>
-  /** Lists of rulebooks, for the reviewer's own rulebooks of then. */
-  books: BookLists
+  cache: IdentityCache
+  lists: LatestLists
+  chainHeads: readonly ChainHead[] | undefined
+  /** The latest scopes of each radio, the latest first. */
+  scopes: Map<string, readonly Scope[]>
+  /** The steps each plan came to last, by radio and id: a step that says the same stays the same object. */
+  plans: Map<unknown, WeakMap<object, Map<string, object>>>
 }
 
-/** Lists of rulebooks by their ids, and by the very list of ids that was asked with. */
-export interface BookLists {
-  own: unknown
-  byIds: Map<string, readonly Rulebook[]>
-  asked: WeakMap<readonly string[], readonly Rulebook[]>
-}
-
-/** No lists yet, for the reviewer’s own rulebooks of now. */
-export function bookLists(own: unknown): BookLists {
-  return { own, byIds: new Map(), asked: new WeakMap() }
-}
-
-/** Fresh shared work. */
+/** Returns shared work with nothing in it. */
 export function createSharedWork(): SharedWork {
   return {
     distributions: createDistributions(),
-    memory: createMemory(),
-    standing: [],
-    chains: new WeakMap(),
-    joined: new WeakMap(),
-    books: bookLists(null),
+    cache: createIdentityCache(),
+    lists: { readings: [], keyDowns: [], skipped: [], clips: [] },
+    chainHeads: undefined,
+    scopes: new Map(),
+    plans: new Map(),
   }
 }

@@ -22,9 +22,7 @@ export interface ControlCheckResult {
 export function evaluateControlCheck(check: ControlCheck, context: Context): ControlCheckResult {
   const chain = context.review.chains.find(({ id }) => id === check.chainId)
   if (!chain) return unbelievable('The chain it was read through is no longer on the bench.')
-  const reading = context.derive(check, `through:${chain.instrumentId}`, () =>
-    asReading(check, chain.instrumentId),
-  )
+  const reading = asReading(check, chain.instrumentId)
   const found = correctReading(reading, context)
   if (!isCorrected(found)) return unbelievable(found.why)
   const score = enScore(

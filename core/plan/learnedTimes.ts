@@ -21,8 +21,11 @@ const TRUST_PLAN = 2
  * last reading of the step before to the last of this one, where no long pause lies between and the clock did
  * not go back; and from the key-downs that were logged.
  */
-export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map<string, LearnedTime> {
-  const taken = review.readings.filter(({ source }) => source.kind !== 'demo')
+export function learnedTimes(
+  readings: Review['readings'],
+  downs: Review['keyDowns'],
+): Map<string, LearnedTime> {
+  const taken = readings.filter(({ source }) => source.kind !== 'demo')
   const spent = new Map<string, number[]>()
   let previousEnd: number | null = null
   for (let i = 0; i < taken.length;) {
@@ -45,7 +48,7 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map
     i = last + 1
   }
   const keyed = new Map<string, Map<string, number>>()
-  for (const { setId, stepId, seconds } of review.keyDowns) {
+  for (const { setId, stepId, seconds } of downs) {
     const station = stepId.split(':')[0]!
     const steps = keyed.get(station) ?? new Map<string, number>()
     const key = stepKey(setId, stepId)
@@ -70,7 +73,8 @@ export function learnedTimes(review: Pick<Review, 'readings' | 'keyDowns'>): Map
 
 /** What steps took in the review at hand; worked out once for as long as its readings stand. */
 export function learnedTimesOf(context: Context): ReadonlyMap<string, LearnedTime> {
-  return context.derive(context.review.readings, 'learned-times', () => learnedTimes(context.review))
+  const { readings, keyDowns } = context.review
+  return context.forGood(learnedTimes, readings, keyDowns)
 }
 
 /** The planned figures of a step, moved towards what its station really took. */

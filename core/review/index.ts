@@ -68,15 +68,13 @@ export { checkBatteryLabel, readBatteryLabel, type BatteryLabelCheck } from './b
 export { nameBeside, setName, setShortName, highestClaimW, fewNames } from './setNames'
 export { type Model, modelsOf } from './models'
 export {
-  currentReadings,
-  nextStanding,
-  type Standing,
+  standingReadings,
   stepHistory,
   type TakenReading,
   stepKey,
-  type CurrentReadings,
   type StepReadings,
 } from './currentReadings'
+export { byRadio, type ByRadio } from './byRadio'
 export { checkChange, type ChangedPath } from './checkChange'
 export {
   readingsThrough,

@@ -1,4 +1,4 @@
-import { kept } from '../derive'
+import { entryOf, perIdentity } from '../cache'
 import type {
   CarrierFacts,
   EmissionFacts,
@@ -54,17 +54,15 @@ export function matchClauses(
 const NO_CLAUSES: readonly LimitClause[] = []
 
 /** Clauses by what they speak of, the vague ones left out; once for each rulebook as it stands. */
-const byQuantity = new WeakMap<readonly LimitClause[], Map<Quantity, LimitClause[]>>()
+const byQuantity = perIdentity((clauses: readonly LimitClause[]) => {
+  const sorted = new Map<Quantity, LimitClause[]>()
+  for (const clause of clauses)
+    if (clause.confidence !== 'L') entryOf(sorted, clause.about, () => []).push(clause)
+  return sorted
+})
 
 function clausesOn({ clauses }: Rulebook, about: Quantity): readonly LimitClause[] {
-  let sorted = byQuantity.get(clauses)
-  if (!sorted) {
-    sorted = new Map()
-    for (const clause of clauses)
-      if (clause.confidence !== 'L') kept(sorted, clause.about, () => []).push(clause)
-    byQuantity.set(clauses, sorted)
-  }
-  return sorted.get(about) ?? NO_CLAUSES
+  return byQuantity(clauses).get(about) ?? NO_CLAUSES
 }
 
 /** Whether any clause of a rulebook is on a quantity at all. */

@@ -1,3 +1,4 @@
+import { perIdentity } from '../cache'
 import { printFrequencyShort, printMhz } from '../quantity'
 import type {
   Rulebook,
@@ -10,18 +11,14 @@ import type {
   CannotJudge,
 } from './types'
 
-/** What a rulebook answers with of itself. */
-export function headOf(rulebook: Rulebook): RulebookHead {
-  let head = heads.get(rulebook)
-  if (!head) {
-    const { id, title, edition, standing, owner } = rulebook
-    heads.set(rulebook, (head = { id, title, edition, standing, owner }))
-  }
-  return head
-}
-
-/** Every limit carries the head of its rulebook: one for all. */
-const heads = new WeakMap<Rulebook, RulebookHead>()
+/** Returns what every limit says of its rulebook. */
+export const headOf = perIdentity(({ id, title, edition, standing, owner }: Rulebook): RulebookHead => ({
+  id,
+  title,
+  edition,
+  standing,
+  owner,
+}))
 
 /** The answer of a rulebook none of whose bands holds the carrier, Hz; null where one does. */
 export function outOfService(rulebook: Rulebook, carrier: CarrierFacts): NoFigureFound | null {

@@ -1,4 +1,4 @@
-import type { Context, State } from '../context'
+import type { Context } from '../context'
 import { CoreError } from '../errors'
 import type { Reading } from '../review'
 import type { Roles } from '../step'
@@ -25,23 +25,23 @@ export function stationById(id: string): Station {
  */
 export function wantedStations(context: Context): Station[] {
   const { readings, settings } = context.review
-  const begun = context.derive(readings, 'stations', () => begunIn(readings))
+  const begun = context.forGood(begunIn, readings)
   return stations.filter(
     ({ id, optional, roles }) =>
       !optional ||
       settings.alsoStations.includes(id) ||
       begun.has(id) ||
-      (optional === 'unless-equipped' && context.ask(isEquipped, roles)),
+      (optional === 'unless-equipped' && isEquipped(context, roles)),
   )
 }
 
 /** The bench has a chain for each role the station cannot do without. */
-function isEquipped({ review, instruments }: State, roles: Roles): boolean {
+function isEquipped(context: Context, roles: Roles): boolean {
   return Object.values(roles).every(
     role =>
       role.optional ||
-      review.chains.some(chain => {
-        const kind = instruments.get(chain.instrumentId)?.kind
+      context.chainHeads.some(({ instrumentId }) => {
+        const kind = context.instrument(instrumentId)?.kind
         return kind !== undefined && role.instruments.includes(kind)
       }),
   )

@@ -1,27 +1,11 @@
-import { kept } from '../derive'
+import { perIdentity } from '../cache'
 import type { CarrierFacts, LevelRank } from '../rules'
 import type { Step } from './step'
 
 type RankedStep = Pick<Step, 'set' | 'band' | 'setting'>
 
-/** Claims and levels never change, they are replaced: each level is ranked once for all steps at it. */
-const ranks = new WeakMap<RankedStep['band']['claims'], Ranks>()
-
-interface Ranks {
-  levels: RankedStep['set']['levels']
-  byId: Map<string, LevelRank>
-}
-
-function rankOf(step: RankedStep): LevelRank {
-  const { levels } = step.set
-  const { claims } = step.band
-  let known = ranks.get(claims)
-  if (known?.levels !== levels) ranks.set(claims, (known = { levels, byId: new Map() }))
-  return kept(known.byId, step.setting.level.id, () => levelRank(step))
-}
-
-/** Where the level of a step stands among those its band has: by what is claimed, else in the card’s order. */
-function levelRank({ set, band, setting }: RankedStep): LevelRank {
+/** Returns where the level of a step stands among those of its band: by the claims, else in the card’s order. */
+const rankOf = perIdentity(({ set, band, setting }: RankedStep): LevelRank => {
   const levels = set.levels.flatMap(({ id }, order) => {
     const claim = band.claims[id]
     if (!claim || claim.kind === 'no-level') return []
@@ -31,7 +15,7 @@ function levelRank({ set, band, setting }: RankedStep): LevelRank {
   const sorted = [...levels].sort((a, b) => (known ? b.strength! - a.strength! : a.order - b.order))
   if (sorted[0]?.id === setting.level.id || sorted.length < 2) return 'highest'
   return sorted.at(-1)!.id === setting.level.id ? 'lowest' : 'between'
-}
+})
 
 const isSet = (step: Partial<RankedStep>): step is RankedStep => step.setting !== undefined
 

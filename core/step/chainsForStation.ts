@@ -1,5 +1,5 @@
-import type { Chain, Instrument } from '../chain'
-import type { Context, State } from '../context'
+import type { Instrument } from '../chain'
+import type { Context, ChainHead } from '../context'
 import type { RadioSet, RoleId } from '../review'
 import type { Role, Roles } from './step'
 
@@ -23,7 +23,7 @@ export function chainsForStation(
 ): Record<RoleId, string | null> {
   const found: Record<RoleId, string | null> = {}
   for (const [role, { instruments, apartFrom }] of Object.entries(roles))
-    found[role] = context.ask(chainFor, {
+    found[role] = chainFor(context, {
       chosenId: set.chains[stationId]?.[role],
       instruments,
       apartFrom: (apartFrom && found[apartFrom]) ?? null,
@@ -31,13 +31,13 @@ export function chainsForStation(
   return found
 }
 
-function chainFor(state: State, { chosenId, instruments, apartFrom }: Wanted): string | null {
-  const kindOf = (id: string) => state.instruments.get(id)?.kind
+function chainFor(context: Context, { chosenId, instruments, apartFrom }: Wanted): string | null {
+  const kindOf = (id: string) => context.instrument(id)?.kind
   const suits = (instrumentId: string) => {
     const kind = kindOf(instrumentId)
     return kind !== undefined && instruments.includes(kind)
   }
-  const chains = state.review.chains.filter(chain => !isTaken(chain, apartFrom, state))
+  const chains = context.chainHeads.filter(chain => !isTaken(chain, apartFrom, context))
   const chosen = chains.find(({ id }) => id === chosenId)
   if (chosen && suits(chosen.instrumentId)) return chosen.id
   for (const kind of instruments) {
@@ -48,25 +48,23 @@ function chainFor(state: State, { chosenId, instruments, apartFrom }: Wanted): s
 }
 
 /** A chain that is in use already, or ends in the one output of a generator that is. */
-function isTaken(chain: Chain, takenId: string | null, { review, instruments }: State): boolean {
+function isTaken(chain: ChainHead, takenId: string | null, context: Context): boolean {
   if (takenId === null) return false
   if (chain.id === takenId) return true
-  const taken = review.chains.find(({ id }) => id === takenId)
+  const taken = context.chainHeads.find(({ id }) => id === takenId)
   if (!taken || taken.instrumentId !== chain.instrumentId) return false
-  const instrument = instruments.get(chain.instrumentId)
+  const instrument = context.instrument(chain.instrumentId)
   return !(instrument?.kind === 'signal-generator' && instrument.channels === 2)
 }
 
 /** Name of a chain; null where it is not on the bench. */
 export function chainName(id: string | null, context: Context): string | null {
-  return id === null ? null : context.ask(nameOf, id)
+  return context.chainHeads.find(chain => chain.id === id)?.name ?? null
 }
-
-const nameOf = ({ review }: State, id: string) => review.chains.find(chain => chain.id === id)?.name ?? null
 
 /** Chains whose instrument suits a role, for the choice on screen. */
 export function suitableChains(context: Context, { instruments }: Role): { id: string; name: string }[] {
-  return context.review.chains.filter(({ instrumentId }) => {
+  return context.chainHeads.filter(({ instrumentId }) => {
     const kind = context.instrument(instrumentId)?.kind
     return kind !== undefined && instruments.includes(kind)
   })

@@ -50,15 +50,19 @@ export function correctReading(
   through: CorrectedThrough = {},
 ): FoundLevel | NotCorrected {
   const { role = INSTRUMENT_ROLE, signal = 'from-radio', emission = 'carrier', also } = through
-  if (also) return correctedThrough(reading, { seen: reading.seen, role, signal, emission, also }, context)
-  // By far the most: a name that is put together anew each time is slow to compare.
-  const usual = role === INSTRUMENT_ROLE && signal === 'from-radio'
-  return context.derive(reading, usual ? USUAL_NAMES[emission] : `socket:${role}:${signal}:${emission}`, () =>
-    correctedThrough(reading, { seen: reading.seen, role, signal, emission, also: NOTHING_ELSE }, context),
-  )
+  if (!also && role === INSTRUMENT_ROLE && signal === 'from-radio')
+    return context.once(emission === 'carrier' ? correctedCarrier : correctedUnwanted, reading)
+  const { seen } = reading
+  return correctedThrough(reading, { seen, role, signal, emission, also: also ?? NOTHING_ELSE }, context)
 }
 
-const USUAL_NAMES: Record<EmissionClass, string> = { carrier: 'socket', unwanted: 'socket:unwanted' }
+/** By far the most: they are asked for again and again. */
+const correctedCarrier = (reading: LevelReading, context: Context) =>
+  correctedThrough(reading, { ...USUAL, seen: reading.seen, emission: 'carrier' }, context)
+const correctedUnwanted = (reading: LevelReading, context: Context) =>
+  correctedThrough(reading, { ...USUAL, seen: reading.seen, emission: 'unwanted' }, context)
+
+const USUAL = { role: INSTRUMENT_ROLE, signal: 'from-radio', also: NOTHING_ELSE } as const
 
 /**
  * What a generator was set to while something was seen, taken to the socket.
@@ -71,12 +75,10 @@ export function correctApplied(
 ): FoundLevel | NotCorrected | null {
   const seen = reading.applied[role]
   if (!seen) return null
-  return context.derive(reading, `applied:${role}`, () =>
-    correctedThrough(
-      reading,
-      { seen, role, signal: 'to-radio', emission: 'carrier', also: NOTHING_ELSE },
-      context,
-    ),
+  return correctedThrough(
+    reading,
+    { seen, role, signal: 'to-radio', emission: 'carrier', also: NOTHING_ELSE },
+    context,
   )
 }
 
@@ -162,21 +164,17 @@ function correct(given: ToCorrect, context: Context): FoundLevel | NotCorrected 
 /** What is assumed of the instrument, and calibrations out of date. */
 function addDoubts(given: ToCorrect, context: Context, notes: string[]): void {
   const { instrument } = given
-  if (instrument.assumed)
-    notes.push(
-      context.derive(
-        instrument,
-        'assumed',
-        () =>
-          `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`,
-      ),
-    )
+  if (instrument.assumed) notes.push(context.forGood(assumedWords, instrument))
   for (const age of agesOf(given, context))
     if (age.stale)
       notes.push(
         `The path through ${age.partName} had been measured ${age.days} days before, ` +
           `more than the ${context.review.settings.calibrationMaxAgeDays} this review allows.`,
       )
+}
+
+function assumedWords(instrument: Instrument): string {
+  return `The accuracy of ${instrument.name} (${accuracyInWords(instrument)}) is assumed, not stated by anybody.`
 }
 
 /** How old the calibrations were when a reading was taken. */

@@ -1,6 +1,6 @@
 import type { Context } from '../context'
 import { printFrequencyShort } from '../quantity'
-import { kept } from '../derive'
+import { entryOf } from '../cache'
 import type { Band, RadioSet, RadioWork } from '../review'
 import { chainName, chainsForStation } from './chainsForStation'
 import { SETTINGS } from './radioSettings'
@@ -48,27 +48,12 @@ export interface PlannedHere {
   chains: Step['chains']
 }
 
-/**
- * One step on every channel and level a station asks for. Kept while set, chains and what the station keeps stay
- * the same.
- */
+/** One step on every channel and level a station asks for. */
 export function planSteps(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
-  const suffix = wanted.variant ? `:${wanted.variant.id}` : ''
-  return context.derive(set, `plan:${wanted.stationId}${suffix}`, () => {
-    // What is wanted may come of the station's memo, read before: asked here, the kept steps hang on it.
-    context.memo(wanted.stationId)
-    return plan(set, context, wanted)
-  })
-}
-
-function plan(set: RadioSet, context: Context, wanted: StepPlan): Step[] {
   const chains = chainsForStation(set, wanted.stationId, wanted.roles, context)
   const connected = connectedSetting(chains, context)
   const { covers = 'channel', variant = null, firstIsCold = false, needsFullSupply = false } = wanted
-  const every = placesOf(
-    context.derive(set, 'places', () => stepPlaces(set)),
-    wanted,
-  )
+  const every = placesOf(context.forGood(stepPlaces, set), wanted)
   const places = coveredOnce(every, covers).flatMap((place): SpacedPlace[] =>
     wanted.perSpacing ? spacingsOf(place) : [{ place }],
   )
@@ -193,7 +178,7 @@ function placesOf(every: readonly StepPlace[], wanted: StepPlan): StepPlace[] {
   const channels = new Map<string, StepPlace[]>()
   for (const place of every)
     if ((wanted.band?.(place.band) ?? true) && isWanted(place, wanted.channels ?? 'chosen'))
-      kept(channels, channelKey(place), () => []).push(place)
+      entryOf(channels, channelKey(place), () => []).push(place)
   if (wanted.level === 'every') return every.filter(place => channels.has(channelKey(place)))
   const strongest = wanted.level === 'highest'
   return [...channels.values()].map(levels => levelOf(levels, strongest))

@@ -1,4 +1,5 @@
-import { type Reach, reachAt } from '../chain'
+import { entryOf } from '../cache'
+import { type Chain, type Instrument, type Reach, reachAt } from '../chain'
 import type { Context } from '../context'
 import type { RoleId } from '../review'
 import type { Slot } from './slot'
@@ -18,13 +19,17 @@ export function stepReach(step: Step, slot: Slot, context: Context): Reach {
 
 const COVERED: Reach = { covered: true }
 
+/** Where a chain reaches, each frequency looked up once. */
+function reachOf(chain: Chain, instrument: Instrument): (frequencyHz: number) => Reach {
+  const known = new Map<number, Reach>()
+  return frequencyHz => entryOf(known, frequencyHz, () => reachAt(chain, instrument, frequencyHz))
+}
+
 /** Whether the chain of a role carries the slot’s frequency. */
 function reachIn(step: Step, slot: Slot, role: RoleId, context: Context): Reach {
   const chain = context.chain(step.chains[role] ?? null)
   const instrument = chain && context.instrument(chain.instrumentId)
   if (!chain || !instrument)
     return { covered: false, because: 'chain', why: 'No chain on the bench suits this station.' }
-  return context.derive(chain, `reach:${slot.frequencyHz}`, () =>
-    reachAt(chain, context.instrument(chain.instrumentId)!, slot.frequencyHz),
-  )
+  return context.forGood(reachOf, chain, instrument)(slot.frequencyHz)
 }

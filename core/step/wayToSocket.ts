@@ -9,7 +9,7 @@ import {
   reachAt,
 } from '../chain'
 import type { Context } from '../context'
-import { kept } from '../derive'
+import { entryOf } from '../cache'
 import type { SeenLevel } from '../review'
 import { type Budget, budget, type Contribution } from '../uncertainty'
 import type { NoiseLines } from './withoutNoise'
@@ -49,12 +49,13 @@ export function wayToSocket(
   emission: EmissionClass,
   context: Context,
 ): WayToSocket | NotCorrected {
-  const ways = context.derive(chain, 'ways', (): WaysThroughChain => ({
-    instrument: context.instrument(chain.instrumentId)!,
-    at: { carrier: new Map(), unwanted: new Map() },
-    leftOpen: new Map(),
-  }))
-  return kept(ways.at[emission], frequencyHz, () => wayAt(chain, ways, { frequencyHz, emission }))
+  const ways = context.forGood(waysThrough, chain, context.instrument(chain.instrumentId)!)
+  return entryOf(ways.at[emission], frequencyHz, () => wayAt(chain, ways, { frequencyHz, emission }))
+}
+
+/** Filled as frequencies are asked for; each entry follows from the chain and its instrument alone. */
+function waysThrough(_chain: Chain, instrument: Instrument): WaysThroughChain {
+  return { instrument, at: { carrier: new Map(), unwanted: new Map() }, leftOpen: new Map() }
 }
 
 /**
@@ -68,7 +69,7 @@ function wayAt(chain: Chain, ways: WaysThroughChain, place: EmissionPlace): WayT
   const loss = chainLossAt(chain, instrument, frequencyHz)
   if (!loss.known) return { why: loss.why }
   const contributions = chainContributions(chain, instrument, place)
-  const leavesOpen = kept(leftOpen, contributions.map(nameOf).join(), () => ({
+  const leavesOpen = entryOf(leftOpen, contributions.map(nameOf).join(), () => ({
     contributions,
     noise: new Map(),
     lines: new Map(),
@@ -91,7 +92,7 @@ export function totalBudget(way: LeftOpenByWay, reading: OwnLines, context: Cont
   const key = instrument.kind === 'power-meter' ? `${seen.resolutionDb}@${displayed}` : seen.resolutionDb
   const known = more.length > 0 ? undefined : way.budgets.get(noise)?.get(key)
   if (known) return known
-  const lines = kept(way.lines, key, () => [
+  const lines = entryOf(way.lines, key, () => [
     ...instrumentContributions(instrument, {
       atInstrumentDbm: displayed,
       resolutionDb: seen.resolutionDb,
@@ -99,7 +100,7 @@ export function totalBudget(way: LeftOpenByWay, reading: OwnLines, context: Cont
     ...way.contributions,
   ])
   const made = budget([...lines, ...noise, ...more], context.distributions)
-  if (more.length === 0) kept(way.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
+  if (more.length === 0) entryOf(way.budgets, noise, () => new Map<number | string, Budget>()).set(key, made)
   return made
 }
 

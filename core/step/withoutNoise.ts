@@ -1,5 +1,5 @@
 import type { Chain, Instrument, SpectrumAnalyser } from '../chain'
-import { kept } from '../derive'
+import { entryOf } from '../cache'
 import { printDb, printDbm } from '../quantity'
 import type { SeenLevel } from '../review'
 import {
@@ -148,7 +148,7 @@ function evenLines(
   const floor = remainderDb < SMALLEST_NOISE_DB ? 0 : Math.ceil(100 * remainderDb)
   const scatter = inHundredths(scatterDb)
   if (floor === 0 && scatter === 0) return NO_LINES
-  return kept(known, `${floor}/${scatter}`, () => [
+  return entryOf(known, `${floor}/${scatter}`, () => [
     ...(floor > 0 ? [contribution({ ...NOISE, distribution: 'rectangular', halfWidth: floor / 100 })] : []),
     ...scatterLines(scatterDb),
   ])

@@ -34,7 +34,7 @@ const plan = (set: RadioSet, context: Context) =>
   })
 
 const evaluate = (step: Step, context: Context) =>
-  evaluateSlots(step, context, {
+  evaluateSlots(step, {
     slot: slot => {
       const reading = figureIn(step, slot, context)
       if (!reading) return openSlot(step, slot, context)

@@ -19,7 +19,7 @@ export function correctCarrier(
   step: Step,
   context: Context,
 ): FoundLevel | NotCorrected {
-  return context.derive(reading, 'carrier', () => corrected(reading, step, context))
+  return context.forGood(corrected, reading, step, context)
 }
 
 function corrected(reading: LevelReading, step: Step, context: Context): FoundLevel | NotCorrected {

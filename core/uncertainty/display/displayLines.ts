@@ -1,4 +1,4 @@
-import { kept } from '../../derive'
+import { entryOf } from '../../cache'
 import { contribution, type Contribution } from '../contribution'
 import { type Detection, lawsOf } from './detection'
 import { CELL_EDGES, type FloorFrom, type SignalUnderNoise, signalUnderNoise } from './signalUnderNoise'
@@ -54,7 +54,7 @@ export function displayEffect(
   const lines =
     hundredths < 2
       ? nearest.level
-      : kept(nearest.withFloor, hundredths, () => [...nearest.level, floorLine(hundredths * SMALLEST_DB)])
+      : entryOf(nearest.withFloor, hundredths, () => [...nearest.level, floorLine(hundredths * SMALLEST_DB)])
   return { correctionDb: -(below.under.middleDb + share * rise), isUpperBound: false, lines }
 }
 
@@ -85,7 +85,7 @@ function ladderOf(detection: Detection, from: FloorFrom): DisplayLadder {
   let ladder = byDetection[from].get(detection)
   if (!ladder) {
     if (ladders.size >= MOST_LADDERS) ladders.clear()
-    ladder = kept(ladders, ladderName(detection, from), () => new Map())
+    ladder = entryOf(ladders, ladderName(detection, from), () => new Map())
     byDetection[from].set(detection, ladder)
   }
   return ladder

@@ -182,9 +182,8 @@ describe('learning from what steps took', () => {
     })
 
   it('takes the times between steps, not the pauses', () => {
-    const learned = learnedTimes({
-      ...reviewOf(),
-      readings: [
+    const learned = learnedTimes(
+      [
         power(1, 0),
         power(2, 1),
         power(3, 3),
@@ -192,8 +191,8 @@ describe('learning from what steps took', () => {
         harmonic(2, '-60', { at: at(302) }),
         harmonic(3, '-60', { at: at(303) }),
       ],
-      keyDowns: [],
-    })
+      [],
+    )
     expect(learned.get('carrier-power')).toEqual({ benchS: 90, keyDownS: null, steps: 2 })
     expect(learned.get('harmonics')!.benchS).toBe(180)
   })
@@ -208,7 +207,7 @@ describe('learning from what steps took', () => {
       seconds,
       powerW: 5,
     }))
-    const learned = learnedTimes({ ...reviewOf(), keyDowns: downs })
+    const learned = learnedTimes([], downs)
     expect(
       expectedTimes({ stationId: 'carrier-power', durationS: 35, keyed: { seconds: 8 } }, learned),
     ).toEqual({
@@ -224,7 +223,7 @@ describe('learning from what steps took', () => {
   })
 
   it('does not learn from the demo', () => {
-    expect(learnedTimes({ ...demoReview().review, keyDowns: [] }).has('carrier-power')).toBe(false)
+    expect(learnedTimes(demoReview().review.readings, []).has('carrier-power')).toBe(false)
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -31,8 +31,8 @@ const ASSUMED_VOLTS_PERCENT = 3
 export const RATED_DISTORTION_PERCENT = 10
 
 /** Works out one set: power, hum, response. */
-export function evaluateAudio(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateAudio = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => questionsOf(step, context),
     summary: slots => {
@@ -40,7 +40,7 @@ export function evaluateAudio(step: Step, context: Context): StepResult {
       return power?.found ? { verdict: power.verdict, words: power.words } : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { printDbm, printFrequencyShort, printMhz } from '../../../quantity'
 import { fullDeviationHz } from '../../../band'
 import type { Band, RadioSet } from '../../../review'
@@ -44,7 +44,7 @@ const PERCENT: FieldSpec = { as: 'figure', unit: '%', min: 0, max: 100, placehol
 const DERIVED: FieldSpec = { as: 'derived' }
 
 /** One step of the set: what comes out of its speaker socket at a strong signal. */
-export function planAudio(set: RadioSet, context: Context): Step[] {
+export const planAudio = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: AUDIO_ID,
     roles: AUDIO_ROLES,
@@ -64,7 +64,7 @@ export function planAudio(set: RadioSet, context: Context): Step[] {
     ],
     cautions: [...HEARING_CAUTIONS, ...AUDIO_CAUTIONS],
   })
-}
+})
 
 const AUDIO_CAUTIONS: readonly string[] = [
   'A sound card takes about a volt: a divider before it, and never a bridged output’s hot end to its ground.',

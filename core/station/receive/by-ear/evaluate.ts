@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -20,8 +20,8 @@ import { CLIPS_SLOT, planByEar } from './plan'
 const CHANCE_THAT_SAYS_NOTHING = 0.05
 
 /** Works out one set: its clips, and what listeners chose blind. */
-export function evaluateByEar(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateByEar = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     summary: slots => {
       const told = slots.filter(({ slot, state }) => slot.kind.is === 'blind' && state === 'read')
@@ -34,7 +34,7 @@ export function evaluateByEar(step: Step, context: Context): StepResult {
         : null
     },
   })
-}
+})
 
 /** A row in a sentence: which radio it was set against, and what was chosen. */
 function sentence({ kind }: Slot, words: string, { review }: Context): string {

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { type RadioSet, setShortName } from '../../../review'
 import { planSteps, type Slot, type Step } from '../../../step'
 import { BY_EAR_ID } from './memo'
@@ -7,7 +7,7 @@ import { BY_EAR_ID } from './memo'
 export const CLIPS_SLOT = 'clips'
 
 /** One step of the set: its clips, how it sounds in words, and against each radio that has clips too. */
-export function planByEar(set: RadioSet, context: Context): Step[] {
+export const planByEar = perRadio((set: RadioSet, context: Context): Step[] => {
   const { sets } = context.review
   const withClips = setsWithClips(context)
   return planSteps(set, context, {
@@ -56,9 +56,8 @@ export function planByEar(set: RadioSet, context: Context): Step[] {
         'record your own transmissions, or ask.',
     ],
   })
-}
+})
 
 function setsWithClips(context: Context): ReadonlySet<string> {
-  const { clips } = context.review
-  return context.derive(clips, 'sets', () => new Set(clips.map(({ setId }) => setId)))
+  return new Set(context.review.clips.map(({ setId }) => setId))
 }

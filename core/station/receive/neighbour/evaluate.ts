@@ -1,5 +1,5 @@
 import { spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { claimsFor } from '../../../hearing'
 import { evaluateSlots, figureIn, observedFigure, observedLevel, openSlot } from '../../../judging'
 import { printDb, printDbm, printFrequencyShort, printHz, printSigned } from '../../../quantity'
@@ -20,8 +20,8 @@ const WALK_CRITERION_HZ = 15_000
 const SAME_DB = 1.5
 
 /** Works out one step: each side by each school, and the lower of both. */
-export function evaluateNeighbour(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateNeighbour = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => questionsOf(step, context),
     summary: slots => {
@@ -29,7 +29,7 @@ export function evaluateNeighbour(step: Step, context: Context): StepResult {
       return judged ? { verdict: judged.verdict, words: judged.words } : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

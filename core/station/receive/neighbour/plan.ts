@@ -1,5 +1,5 @@
 import { spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { printFrequencyShort } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import {
@@ -50,7 +50,7 @@ export const EN_WANTED_DBM = -107
 export const TIA_ABOVE_DB = 3
 
 /** One step a channel and channel spacing: both sides by two generators, and by one where that is all there is. */
-export function planNeighbour(set: RadioSet, context: Context): Step[] {
+export const planNeighbour = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: NEIGHBOUR_ID,
     roles: TWO_SIGNALS,
@@ -70,7 +70,7 @@ export function planNeighbour(set: RadioSet, context: Context): Step[] {
       'Two generators into one combiner: 10 dB of pad at each, or they make products in each other’s output stages.',
     ],
   })
-}
+})
 
 interface Here {
   context: Context

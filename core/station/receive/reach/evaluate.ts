@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -17,8 +17,8 @@ import { reachMemo } from './memo'
 import { HOW_WELL, HOW_WELL_WORDS, planReach } from './plan'
 
 /** Works out one set: what it heard, and what the control radio did. */
-export function evaluateReach(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateReach = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     summary: () => {
       const heard = heardOf(step, context)
@@ -27,7 +27,7 @@ export function evaluateReach(step: Step, context: Context): StepResult {
         : null
     },
   })
-}
+})
 
 interface Heard {
   signalId: string

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import { planSteps, SETTINGS, type Slot, type Step } from '../../../step'
 import { REACH_ID, reachMemo } from './memo'
@@ -14,7 +14,7 @@ export const HOW_WELL_WORDS: Readonly<Record<(typeof HOW_WELL)[number], string>>
 }
 
 /** One step of the set: how well each signal was heard, at one place and time. */
-export function planReach(set: RadioSet, context: Context): Step[] {
+export const planReach = perRadio((set: RadioSet, context: Context): Step[] => {
   const { signals } = reachMemo(context)
   return planSteps(set, context, {
     stationId: REACH_ID,
@@ -57,4 +57,4 @@ export function planReach(set: RadioSet, context: Context): Step[] {
     radioSettings: [SETTINGS.antenna, SETTINGS.dualWatchOff, { id: 'squelch', words: 'Squelch open' }],
     cautions: ['Listen only; whether you may listen there, and tell of it, local law decides.'],
   })
-}
+})

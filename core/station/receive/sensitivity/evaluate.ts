@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   claimsFor,
@@ -41,13 +41,13 @@ const BY_EAR_DB = 3
 export const LEAK_BELOW_DBM = -115
 
 /** Works out one step: the curve from its points, and each mark on it. */
-export function evaluateSensitivity(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateSensitivity = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: slots => questionsOf(step, slots, context),
     summary: summaryOf,
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

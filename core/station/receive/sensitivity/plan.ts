@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { criteriaOf, figureName, testDeviationHz } from '../../../hearing'
 import { printFrequencyShort } from '../../../quantity'
 import type { RadioSet } from '../../../review'
@@ -55,7 +55,7 @@ export function hearingWeighting(context: Context): AudioWeighting {
 }
 
 /** One step a channel and channel spacing: points on the curve, and the marks worked out from them. */
-export function planSensitivity(set: RadioSet, context: Context): Step[] {
+export const planSensitivity = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: SENSITIVITY_ID,
     roles: ONE_SIGNAL,
@@ -70,7 +70,7 @@ export function planSensitivity(set: RadioSet, context: Context): Step[] {
     radioSettings: [...HEARING_SETTINGS, SQUELCH_OPEN],
     cautions: HEARING_CAUTIONS,
   })
-}
+})
 
 function instructionOf({ band }: StepPlace): string {
   const spacing = spacingOf(band)

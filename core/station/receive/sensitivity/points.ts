@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import {
   bestFrequency,
   type BestFrequency,
@@ -42,22 +42,20 @@ export function familyOf({ band }: Pick<Step, 'band'>): CurveFamily {
 }
 
 /** The points of a step, taken to the socket, and the curves they leave possible; worked out once. */
-export function hearingOf(step: Step, context: Context): Hearing {
-  return context.derive(step, 'hearing', () => {
-    const { best, tunedHz } = tunedOf(step, context)
-    const all = pointsOf(step, context)
-    const isStale = ({ reading }: ReadPoint) =>
-      Math.abs((reading.applied[GENERATOR]?.frequencyHz ?? tunedHz) - tunedHz) > ANOTHER_FREQUENCY_HZ
-    const points = all.filter(point => !isStale(point))
-    return {
-      points,
-      stale: all.filter(isStale),
-      curves: possibleCurves(points, familyOf(step)),
-      best,
-      tunedHz,
-    }
-  })
-}
+export const hearingOf = perStep((step: Step, context: Context): Hearing => {
+  const { best, tunedHz } = tunedOf(step, context)
+  const all = pointsOf(step, context)
+  const isStale = ({ reading }: ReadPoint) =>
+    Math.abs((reading.applied[GENERATOR]?.frequencyHz ?? tunedHz) - tunedHz) > ANOTHER_FREQUENCY_HZ
+  const points = all.filter(point => !isStale(point))
+  return {
+    points,
+    stale: all.filter(isStale),
+    curves: possibleCurves(points, familyOf(step)),
+    best,
+    tunedHz,
+  }
+})
 
 /** Where the receiver hears best, and the frequency the generator belongs on, Hz. */
 export function tunedOf(step: Step, context: Context): Pick<Hearing, 'best' | 'tunedHz'> {

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import { evaluateSlots, figureIn, NOTHING, observedFigure, observedLevel, openSlot } from '../../../judging'
 import { printDb, printDbm, printSigned } from '../../../quantity'
@@ -13,8 +13,8 @@ import { type Edge, roundsOf, stepOf, whole } from './rounds'
 const OF_95 = 1.96
 
 /** Works out one step: the edges, what lies between them. */
-export function evaluateSquelch(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateSquelch = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => questionsOf(step, context),
     summary: slots => {
@@ -27,7 +27,7 @@ export function evaluateSquelch(step: Step, context: Context): StepResult {
         : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {
@@ -125,18 +125,16 @@ function besideTwelve(
 }
 
 /** Where the edges lie by all rounds: going up it opened within the last step, going down it closed within it. */
-function edgesOf(step: Step, context: Context) {
-  return context.derive(step, 'edges', () => {
-    const { stepDb } = stepOf(step, context)
-    const rounds = roundsOf(step, 'threshold', context)
-    const seen = (edge: Edge | null, downDb: number, upDb: number) =>
-      edge ? [{ fromDbm: edge.levelDbm - downDb, toDbm: edge.levelDbm + upDb }] : []
-    return steppedEdges(
-      rounds.flatMap(({ open }) => seen(open, stepDb, 0)),
-      rounds.flatMap(({ close }) => seen(close, 0, stepDb)),
-    )
-  })
-}
+const edgesOf = perStep((step: Step, context: Context) => {
+  const { stepDb } = stepOf(step, context)
+  const rounds = roundsOf(step, 'threshold', context)
+  const seen = (edge: Edge | null, downDb: number, upDb: number) =>
+    edge ? [{ fromDbm: edge.levelDbm - downDb, toDbm: edge.levelDbm + upDb }] : []
+  return steppedEdges(
+    rounds.flatMap(({ open }) => seen(open, stepDb, 0)),
+    rounds.flatMap(({ close }) => seen(close, 0, stepDb)),
+  )
+})
 
 function steppedLine(
   { halfRange }: Located,

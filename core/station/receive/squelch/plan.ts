@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import { type LevelGuard, planSteps, type Slot, type Step } from '../../../step'
 import { guardOf } from '../generatorGuard'
@@ -21,7 +21,7 @@ export const SQUELCH_SETTINGS = [
 export type SquelchSetting = (typeof SQUELCH_SETTINGS)[number]['id']
 
 /** One step a channel: up until it opens, down until it closes, in rounds. */
-export function planSquelch(set: RadioSet, context: Context): Step[] {
+export const planSquelch = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: SQUELCH_ID,
     roles: ONE_SIGNAL,
@@ -40,7 +40,7 @@ export function planSquelch(set: RadioSet, context: Context): Step[] {
     radioSettings: [...HEARING_SETTINGS, { id: 'threshold', words: 'Squelch where the noise just goes' }],
     cautions: HEARING_CAUTIONS,
   })
-}
+})
 
 function slotsOf(frequencyHz: number, guard: LevelGuard): Slot[] {
   const derived = (id: 'hysteresis' | 'opens'): Slot => ({

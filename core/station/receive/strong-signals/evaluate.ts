@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import { claimsFor } from '../../../hearing'
 import { evaluateSlots, figureIn, NOTHING, observedFigure, observedLevel, openSlot } from '../../../judging'
@@ -10,8 +10,8 @@ import { blockingRatios, leastOf, strongRatio } from './blocking'
 import { referenceMoved, survivalOf } from './survival'
 
 /** Works out one step: blocking at each offset, the least of it, and whether the set survived. */
-export function evaluateStrongSignals(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateStrongSignals = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => questionsOf(step, context),
     summary: slots => {
@@ -19,7 +19,7 @@ export function evaluateStrongSignals(step: Step, context: Context): StepResult 
       return first ? { verdict: first.verdict, words: first.words } : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

@@ -1,5 +1,5 @@
 import { spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { printFrequencyShort, printSigned } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import { type PlannedHere, planSteps, type Slot, type Step, type StepPlace } from '../../../step'
@@ -24,7 +24,7 @@ export const SURVIVAL_DBM = [10, 18, 27, 37] as const
 export const SURVIVAL_REPEATS = 3
 
 /** One step a band: what a strong signal elsewhere takes away, and whether the set survives one. */
-export function planStrongSignals(set: RadioSet, context: Context): Step[] {
+export const planStrongSignals = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: STRONG_ID,
     roles: TWO_SIGNALS,
@@ -46,7 +46,7 @@ export function planStrongSignals(set: RadioSet, context: Context): Step[] {
       'Is the interferer’s harmonic on the wanted frequency? Then it is that which is heard.',
     ],
   })
-}
+})
 
 function survivalLocks(set: RadioSet, context: Context) {
   const { consent } = strongMemo(set, context)

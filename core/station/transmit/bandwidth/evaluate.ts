@@ -1,5 +1,5 @@
 import { spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -27,8 +27,8 @@ import { planBandwidth } from './plan'
 const VERY_WIDE_HZ = 100e3
 
 /** Judges the occupied bandwidth of one step, and the power in its adjacent channels. */
-export function evaluateBandwidth(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateBandwidth = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     ask: slots => slots.flatMap(askAbout),
     slot: slot => {
       const reading = figureIn(step, slot, context)
@@ -38,7 +38,7 @@ export function evaluateBandwidth(step: Step, context: Context): StepResult {
       return slot.kind.is === 'transient' ? transient(place, context) : adjacent(place, context)
     },
   })
-}
+})
 
 interface Place {
   step: Step

@@ -1,5 +1,5 @@
 import { ADJACENT_CHANNELS, adjacentHz, spacingOf } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   ANALYSER_CAUTIONS,
@@ -23,7 +23,7 @@ export const OCCUPIED_SLOT = 'obw'
 export const TRANSIENT_SLOT = 'transient'
 
 /** A step on every channel chosen, at each channel spacing the set can be switched to. */
-export function planBandwidth(set: RadioSet, context: Context): Step[] {
+export const planBandwidth = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: BANDWIDTH_ID,
     roles: RECEIVER_ROLES,
@@ -42,7 +42,7 @@ export function planBandwidth(set: RadioSet, context: Context): Step[] {
     radioSettings: [SETTINGS.toneOff, SETTINGS.timeOutOff],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })
-}
+})
 
 /** What a key-down or a release puts into the next channels: from a recording that holds one, or typed. */
 function transientSlot({ channel: { frequencyHz } }: StepPlace): Slot {

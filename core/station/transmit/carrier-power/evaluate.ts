@@ -1,8 +1,7 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   claimNotes,
-  evaluateOnce,
   figureIn,
   judgeClaim,
   judgePower,
@@ -30,23 +29,21 @@ import { correctCarrier } from '../correctCarrier'
 import { askAboutCarrier } from './questions'
 
 /** Judges the carrier of one step against its claim, and against what the rulebooks allow. */
-export function evaluateCarrierPower(step: Step, context: Context): StepResult {
-  return evaluateOnce(step, context, () => {
-    const [carrierSlot, ...supplySlots] = step.slots
-    const carrier = carrierResult(step, carrierSlot!, context)
-    const supply = supplySlots.map(slot => supplyResult(step, slot, carrier, context))
-    return {
-      step,
-      slots: [carrier, ...supply],
-      offers: [],
-      verdict: carrier.verdict,
-      words: carrier.words,
-      governs: isRead(carrier) ? carrier : null,
-      questions: askAboutCarrier(step, carrier, context),
-      progress: { read: isRead(carrier) ? 1 : 0, possible: carrier.state === 'out-of-reach' ? 0 : 1 },
-    }
-  })
-}
+export const evaluateCarrierPower = perStep((step: Step, context: Context): StepResult => {
+  const [carrierSlot, ...supplySlots] = step.slots
+  const carrier = carrierResult(step, carrierSlot!, context)
+  const supply = supplySlots.map(slot => supplyResult(step, slot, carrier, context))
+  return {
+    step,
+    slots: [carrier, ...supply],
+    offers: [],
+    verdict: carrier.verdict,
+    words: carrier.words,
+    governs: isRead(carrier) ? carrier : null,
+    questions: askAboutCarrier(step, carrier, context),
+    progress: { read: isRead(carrier) ? 1 : 0, possible: carrier.state === 'out-of-reach' ? 0 : 1 },
+  }
+})
 
 function carrierResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = levelIn(step, slot, context)

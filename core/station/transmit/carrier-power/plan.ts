@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { printClaimW } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import {
@@ -32,7 +32,7 @@ const KEY_DOWN_S = 8
 const DURATION_S = 35
 
 /** One step for every claimed band, level and channel. */
-export function planCarrierPower(set: RadioSet, context: Context): Step[] {
+export const planCarrierPower = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: CARRIER_POWER_ID,
     roles: CARRIER_POWER_ROLES,
@@ -49,7 +49,7 @@ export function planCarrierPower(set: RadioSet, context: Context): Step[] {
     durationS: DURATION_S,
     needsFullSupply: true,
   })
-}
+})
 
 function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   return [

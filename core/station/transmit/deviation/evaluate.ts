@@ -1,5 +1,5 @@
 import { fullDeviationHz } from '../../../band'
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import {
   answerSteps,
   evaluateSlots,
@@ -21,12 +21,12 @@ import { planDeviation } from './plan'
 const ASSUMED_PERCENT = 5
 
 /** Judges the swings of one step by what its channel spacing allows. */
-export function evaluateDeviation(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateDeviation = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: slots => slots.flatMap(result => askAbout(step, result)),
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = figureIn(step, slot, context)

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { ParseFigureOptions } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import {
@@ -29,7 +29,7 @@ const SWING: ParseFigureOptions = { unit: 'Hz', bareScale: 1000, min: 0, max: 10
 const TONE: ParseFigureOptions = { unit: 'Hz', min: 50, max: 10_000 }
 
 /** A step on every FM channel chosen, at each channel spacing the set can be switched to. */
-export function planDeviation(set: RadioSet, context: Context): Step[] {
+export const planDeviation = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: DEVIATION_ID,
     roles: RECEIVER_ROLES,
@@ -48,7 +48,7 @@ export function planDeviation(set: RadioSet, context: Context): Step[] {
       'Deviation is set inside the radio: leave it to the licensed or competent; adjusting may void its approval.',
     ],
   })
-}
+})
 
 function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   return SLOTS.map(({ id, label, optional }) => ({

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import {
   answerSteps,
   evaluateSlots,
@@ -24,12 +24,12 @@ const FAR_OFF = 50e-6
 const ANOTHER_FREQUENCY_HZ = 1e6
 
 /** Judges how far the carrier of one step stands from its channel. */
-export function evaluateFrequency(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateFrequency = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: slots => slots.flatMap(result => askAbout(step, result)),
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = figureIn(step, slot, context)

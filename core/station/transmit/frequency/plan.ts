@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   ANALYSER_CAUTIONS,
@@ -16,7 +16,7 @@ import { RECEIVER_ROLES } from '../receiverRole'
 export const FREQUENCY_ID = 'frequency'
 
 /** One step a channel at low power; the very first of a set is read cold. */
-export function planFrequency(set: RadioSet, context: Context): Step[] {
+export const planFrequency = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: FREQUENCY_ID,
     roles: RECEIVER_ROLES,
@@ -32,7 +32,7 @@ export function planFrequency(set: RadioSet, context: Context): Step[] {
     radioSettings: [SETTINGS.toneOff, SETTINGS.microphoneOut],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
   })
-}
+})
 
 function frequencySlot(
   { channel: { frequencyHz } }: StepPlace,

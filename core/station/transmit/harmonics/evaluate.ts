@@ -1,6 +1,6 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { type Verdict, verdictWithout, worstVerdict } from '../../../decision'
-import { evaluateOnce, notCorrected, NOTHING, openSlot } from '../../../judging'
+import { notCorrected, NOTHING, openSlot } from '../../../judging'
 import { printWatts, wattsFromDbm } from '../../../quantity'
 import type { LevelReading, StepReadings } from '../../../review'
 import { emissionEdges, strictestOf } from '../../../rules'
@@ -24,22 +24,20 @@ import { bandwidthOffers, offersFor } from './offers'
 import { askAboutHarmonic } from './questions'
 
 /** Judges every harmonic of one step; the step's verdict is the worst of ×2 to ×10. */
-export function evaluateHarmonics(step: Step, context: Context): StepResult {
-  return evaluateOnce(step, context, () => {
-    const carrier = carrierForLimit(step, context)
-    const readings = context.readingsOf(step)
-    const others = otherIds(step, readings)
-    const judging: StepJudging = {
-      step,
-      by: carrier && judgedBy(step, carrier, context),
-      readings,
-      hasAmbient: anyAmbient(others),
-    }
-    const planned = step.slots.map(slot => slotResult(slot, judging, context))
-    const more = moreSlots(step, others).map(slot => slotResult(slot, judging, context))
-    return summedUp(step, { planned, more }, context)
-  })
-}
+export const evaluateHarmonics = perStep((step: Step, context: Context): StepResult => {
+  const carrier = carrierForLimit(step, context)
+  const readings = context.readingsOf(step)
+  const others = otherIds(step, readings)
+  const judging: StepJudging = {
+    step,
+    by: carrier && judgedBy(step, carrier, context),
+    readings,
+    hasAmbient: anyAmbient(others),
+  }
+  const planned = step.slots.map(slot => slotResult(slot, judging, context))
+  const more = moreSlots(step, others).map(slot => slotResult(slot, judging, context))
+  return summedUp(step, { planned, more }, context)
+})
 
 function summedUp(
   step: Step,
@@ -80,7 +78,7 @@ function judgedBy(step: Step, carrier: CarrierForLimit, context: Context): Judge
   const firstLine = carrier.from === 'carrier-power' ? firstLineCarrier(step, context) : null
   const by = { step, carrier, firstLine }
   const books = context.rulebooksOf(step.band).map(rulebook => {
-    const edges = context.derive(rulebook, 'edges', () => emissionEdges(rulebook))
+    const edges = context.forGood(emissionEdges, rulebook)
     return bookLimits(rulebook, by, edges)
   })
   return { ...by, books, rule: context.review.settings.decisionRule }

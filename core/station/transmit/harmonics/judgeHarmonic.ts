@@ -1,5 +1,5 @@
 import type { Context } from '../../../context'
-import { kept } from '../../../derive'
+import { entryOf } from '../../../cache'
 import {
   decide,
   decideBetween,
@@ -88,7 +88,7 @@ export function judgeHarmonic(
   const { found, emission } = seen
   const limit = book.limits(emission)
   if (limit.kind !== 'limit')
-    return kept(book.silent, limit, () => withoutFigure(limit, 'Cannot be judged yet'))
+    return entryOf(book.silent, limit, () => withoutFigure(limit, 'Cannot be judged yet'))
   const antenna = antennaLines(limit, by.step.band)
   if (limit.slope === 0) {
     const total = antenna.length > 0 ? withLines(found.budget, antenna, context) : found.budget

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   ANALYSER_CAUTIONS,
@@ -23,14 +23,13 @@ const KEY_DOWN_S = 40
 const DURATION_S = 180
 
 /** One step for every band and level on the channels chosen for harmonics, up to ×10. */
-export function planHarmonics(set: RadioSet, context: Context): Step[] {
+export const planHarmonics = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: HARMONICS_ID,
     roles: HARMONICS_ROLES,
     channels: 'only-chosen',
     level: 'every',
-    slots: ({ channel: { frequencyHz } }) =>
-      context.forGood(`harmonics of ${frequencyHz}`, () => harmonicSlots(frequencyHz)),
+    slots: ({ channel: { frequencyHz } }) => harmonicSlots(frequencyHz),
     instruction: 'Ambient first, unkeyed. Then key up, let three sweeps pass, and read each peak.',
     radioSettings: [SETTINGS.toneOff, SETTINGS.dualWatchOff, SETTINGS.timeOutOff],
     cautions: [...ANALYSER_CAUTIONS, ...TRANSMIT_CAUTIONS],
@@ -38,4 +37,4 @@ export function planHarmonics(set: RadioSet, context: Context): Step[] {
     durationS: DURATION_S,
     needsFullSupply: true,
   })
-}
+})

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -22,12 +22,12 @@ const AMBIENT_DB = 6
 const SAME_BAND = 0.05
 
 /** Shows one step: each harmonic against the carrier, and what was there unkeyed. */
-export function evaluateOffAir(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateOffAir = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     summary: summaryOf,
     slot: slot => slotResult(step, slot, context),
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   const reading = figureIn(step, slot, context)

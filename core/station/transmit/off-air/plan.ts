@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import { planSteps, SETTINGS, type Slot, type Step, type StepPlace } from '../../../step'
 
@@ -36,7 +36,7 @@ const CAUTIONS = [
 ]
 
 /** One step a channel with the supplied antenna: what is there unkeyed, then keyed. */
-export function planOffAir(set: RadioSet, context: Context): Step[] {
+export const planOffAir = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: OFF_AIR_ID,
     roles: {},
@@ -53,7 +53,7 @@ export function planOffAir(set: RadioSet, context: Context): Step[] {
     radioSettings: [SETTINGS.antenna, SETTINGS.toneOff, SETTINGS.dualWatchOff],
     cautions: CAUTIONS,
   })
-}
+})
 
 function ambientSlot(place: StepPlace, n: number): Slot {
   const label = n === 1 ? 'Ambient at the carrier' : `Ambient at ×${n}`

@@ -1,8 +1,7 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
-  evaluateOnce,
   figureIn,
   judgeClaim,
   judgeScalar,
@@ -29,24 +28,22 @@ export const TIME_OUT = 'time-out'
 const HOLDS_DB = 0.05
 
 /** Works out the log of one step: the droop, and what is left of the claim at its end. */
-export function evaluatePowerOverTime(step: Step, context: Context): StepResult {
-  return evaluateOnce(step, context, () => {
-    const slots = step.slots.map(slot => slotResult(step, slot, context))
-    const droop = droopOf(slots, context.review.keyDowns)
-    if (!droop) return stepResultOf(step, slots)
-    const last = againstClaim(step, droop, context)
-    return stepResultOf(
-      step,
-      slots.map(result => (result === droop.last ? last : result)),
-      {
-        summary: {
-          verdict: last.claim?.verdict ?? verdictWithout('observation', null),
-          words: droopWords(droop),
-        },
+export const evaluatePowerOverTime = perStep((step: Step, context: Context): StepResult => {
+  const slots = step.slots.map(slot => slotResult(step, slot, context))
+  const droop = droopOf(slots, context.review.keyDowns)
+  if (!droop) return stepResultOf(step, slots)
+  const last = againstClaim(step, droop, context)
+  return stepResultOf(
+    step,
+    slots.map(result => (result === droop.last ? last : result)),
+    {
+      summary: {
+        verdict: last.claim?.verdict ?? verdictWithout('observation', null),
+        words: droopWords(droop),
       },
-    )
-  })
-}
+    },
+  )
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.field.as === 'level')

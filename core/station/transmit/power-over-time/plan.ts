@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   type FieldSpec,
@@ -51,7 +51,7 @@ const NOTED = [
 export const TIME_OUT_SLOT = 'time-out'
 
 /** One step a channel at high power: a log of five minutes, battery and case. */
-export function planPowerOverTime(set: RadioSet, context: Context): Step[] {
+export const planPowerOverTime = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: POWER_OVER_TIME_ID,
     roles: POWER_OVER_TIME_ROLES,
@@ -67,7 +67,7 @@ export function planPowerOverTime(set: RadioSet, context: Context): Step[] {
       'Five minutes keyed heat the case, the load and the pads: hands off, and stop at any smell.',
     ],
   })
-}
+})
 
 function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   const noted = NOTED.map(({ id, label, field }): Slot => ({

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -35,9 +35,9 @@ export const TWO_SCHOOLS =
   'which is 6.02 dB more flattering. Stored against either tone; both are said.'
 
 /** Works out one step: PEP against the claim, products in both conventions. */
-export function evaluateTwoTone(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, { slot: slot => slotResult(step, slot, context), ask: askAbout })
-}
+export const evaluateTwoTone = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, { slot: slot => slotResult(step, slot, context), ask: askAbout })
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

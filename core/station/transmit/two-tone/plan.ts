@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   ANALYSER_CAUTIONS,
@@ -36,7 +36,7 @@ export function productSlot(order: number): string {
 }
 
 /** A step on every SSB channel chosen. */
-export function planTwoTone(set: RadioSet, context: Context): Step[] {
+export const planTwoTone = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: TWO_TONE_ID,
     roles: TWO_TONE_ROLES,
@@ -55,7 +55,7 @@ export function planTwoTone(set: RadioSet, context: Context): Step[] {
       'Two tones are a heavy load on the final stage: key briefly, and rest as long as you keyed.',
     ],
   })
-}
+})
 
 function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   const slot = (

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { decide, marginWords, type Verdict, verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -33,13 +33,13 @@ import { planAntenna } from './plan'
 export const USUAL_VSWR = 2
 
 /** Works out one antenna on one band. */
-export function evaluateAntenna(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateAntenna = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => questionsOf(step, context),
     summary: slots => summaryOf(slots, matchesOf(step, context)),
   })
-}
+})
 
 function summaryOf(slots: readonly SlotResult[], matches: readonly ChannelMatch[]) {
   const worst = worstOf(matches)

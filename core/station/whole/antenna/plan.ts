@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { printMhz } from '../../../quantity'
 import type { RadioSet } from '../../../review'
 import { type FieldSpec, planSteps, type Slot, type Step, type StepPlace } from '../../../step'
@@ -22,7 +22,7 @@ const FREQUENCY: FieldSpec = {
 const DERIVED: FieldSpec = { as: 'derived' }
 
 /** A step for each antenna on each band: the match at every channel, and where it is best. */
-export function planAntenna(set: RadioSet, context: Context): Step[] {
+export const planAntenna = perRadio((set: RadioSet, context: Context): Step[] => {
   return antennasOf(set, context).flatMap(antenna =>
     planSteps(set, context, {
       stationId: ANTENNA_ID,
@@ -42,7 +42,7 @@ export function planAntenna(set: RadioSet, context: Context): Step[] {
       cautions: CAUTIONS,
     }),
   )
-}
+})
 
 const CAUTIONS: readonly string[] = [
   'An in-line meter is keyed on the antenna itself: only on a frequency you are licensed for, ' +

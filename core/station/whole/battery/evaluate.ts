@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { decide, marginWords, verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -27,8 +27,8 @@ import { batteryQuestions } from './questions'
 export const HOLDS_LABEL = 'holds-label'
 
 /** Works out one set: its currents, its capacity, and how long a charge lasts. */
-export function evaluateBattery(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateBattery = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: slots => batteryQuestions(step, slots, context),
     summary: slots => {
@@ -36,7 +36,7 @@ export function evaluateBattery(step: Step, context: Context): StepResult {
       return leading ? { verdict: leading.verdict, words: leading.words } : null
     },
   })
-}
+})
 
 const isCapacity = ({ slot }: SlotResult) => slot.kind.is === 'capacity'
 const isUsualLife = ({ slot }: SlotResult) => slot.id === USUAL_DUTIES[0]!.id

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   type FieldSpec,
@@ -17,7 +17,7 @@ const CURRENT: FieldSpec = { as: 'figure', unit: 'A', min: 1e-6, max: 200, place
 const DERIVED: FieldSpec = { as: 'derived' }
 
 /** A step of the whole set: currents, a discharge, and what follows from them. */
-export function planBattery(set: RadioSet, context: Context): Step[] {
+export const planBattery = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: BATTERY_ID,
     roles: {},
@@ -32,7 +32,7 @@ export function planBattery(set: RadioSet, context: Context): Step[] {
     cautions: [...TRANSMIT_CAUTIONS, ...BATTERY_CAUTIONS],
     needsFullSupply: true,
   })
-}
+})
 
 const BATTERY_CAUTIONS: readonly string[] = [
   'Lithium packs: charge attended, never test a swollen or warm one, stop a discharge at the cut-off its maker gives.',

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -36,22 +36,22 @@ export function sNineDbm(frequencyHz: number): number {
 export const S_STEP_DB = 6
 
 /** Works out one step: what a display shows of power, or of a signal. */
-export function evaluateDisplay(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateDisplay = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     summary: slots => {
       const leading = slots.find(({ slot, state }) => slot.field.as === 'derived' && state === 'read')
       return leading ? { verdict: leading.verdict, words: leading.words } : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {
     case 'follows-power':
       return followsPower(step, slot, context)
     case 'per-step':
-      return perStep(step, slot, context)
+      return sUnitStep(step, slot, context)
     case 's-step':
       return stepResult(step, slot, context)
     default: {
@@ -111,7 +111,7 @@ function shownOf(step: Step, context: Context): Shown[] {
 }
 
 /** What a step really is, on average from the lowest that was read to S9: the generator’s own error cancels. */
-function perStep(step: Step, slot: Slot, context: Context): SlotResult {
+function sUnitStep(step: Step, slot: Slot, context: Context): SlotResult {
   if (context.skipReason(step) !== null) return openSlot(step, slot, context)
   const units = shownOf(step, context).filter(({ overDb }) => overDb === 0)
   const [lowest, highest] = [units[0], units.at(-1)]

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   type FieldSpec,
@@ -38,9 +38,9 @@ const HIGHEST_DBM = -40
 const BARS: FieldSpec = { as: 'figure', unit: 'bars', min: 0, max: 1000, placeholder: 'bars' }
 
 /** Two steps of the set: what its display shows of its own power, and of a signal. */
-export function planDisplay(set: RadioSet, context: Context): Step[] {
+export const planDisplay = perRadio((set: RadioSet, context: Context): Step[] => {
   return [...ofPower(set, context), ...ofSignal(set, context)]
-}
+})
 
 function ofPower(set: RadioSet, context: Context): Step[] {
   return planSteps(set, context, {

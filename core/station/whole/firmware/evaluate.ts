@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -20,8 +20,8 @@ import { planFirmware, RANGES } from './plan'
 import { type RangePart, whoMayUse } from './whoMay'
 
 /** Works out one set: what it says it runs, and who may use the ranges it was found on. */
-export function evaluateFirmware(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateFirmware = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     ask: () => RANGES.flatMap(n => turnedRound(step, n, context)),
     summary: slots => {
@@ -34,7 +34,7 @@ export function evaluateFirmware(step: Step, context: Context): StepResult {
         : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.kind.is === 'who') return whoResult(step, slot, context)

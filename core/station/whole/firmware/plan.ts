@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import { type RadioSet, setShortName } from '../../../review'
 import { type FieldSpec, planSteps, type Slot, type Step, type StepPlace } from '../../../step'
 import { sameUnit } from './harmonicsOfOther'
@@ -23,7 +23,7 @@ const NOTED = [
 ] as const
 
 /** One step of the set: versions, locks, and the ranges it was found to transmit on. */
-export function planFirmware(set: RadioSet, context: Context): Step[] {
+export const planFirmware = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: FIRMWARE_ID,
     roles: {},
@@ -45,7 +45,7 @@ export function planFirmware(set: RadioSet, context: Context): Step[] {
       'How a lock is taken off is not said here.',
     ],
   })
-}
+})
 
 /** The same unit entered again, with another firmware: its harmonics stand beside these. */
 function againstOthers(set: RadioSet, { channel }: StepPlace, { review }: Context): Slot[] {

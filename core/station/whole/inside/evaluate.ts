@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -30,8 +30,8 @@ import { insideMemo } from './memo'
 import { type MomentInside, planInside } from './plan'
 
 /** Works out one set: what it made before, while it was adjusted, and after. */
-export function evaluateInside(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateInside = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     slot: slot => slotResult(step, slot, context),
     summary: () => {
       const changes = changesOf(step.set, context)
@@ -43,7 +43,7 @@ export function evaluateInside(step: Step, context: Context): StepResult {
         : null
     },
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.kind.is !== 'paired') {

@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import { type FieldSpec, planSteps, type Slot, type Step, TRANSMIT_CAUTIONS } from '../../../step'
 import { adjustables } from './adjustable'
@@ -18,7 +18,7 @@ const WORDS: FieldSpec = { as: 'figure', unit: 'words', placeholder: 'VR3, devia
 const DEPTH: FieldSpec = { as: 'figure', unit: '%', min: 0, max: 200, placeholder: '%' }
 
 /** One step of a set that somebody may adjust: pairs of the other stations’ readings, AM depth typed, presets named. */
-export function planInside(set: RadioSet, context: Context): Step[] {
+export const planInside = perRadio((set: RadioSet, context: Context): Step[] => {
   if (insideMemo(set, context) === null) return []
   return planSteps(set, context, {
     stationId: INSIDE_ID,
@@ -58,7 +58,7 @@ export function planInside(set: RadioSet, context: Context): Step[] {
     radioSettings: [{ id: 'load', words: 'Load on the socket' }],
     cautions: INSIDE_CAUTIONS,
   })
-}
+})
 
 const INSIDE_CAUTIONS: readonly string[] = [
   'High voltages at radio frequency stand inside a set that is keyed: one hand, insulated tools, no rings.',

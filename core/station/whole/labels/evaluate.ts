@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -19,9 +19,9 @@ import { openDerived } from '../../derivedResult'
 import { APPROVAL_PLACES, planLabels } from './plan'
 
 /** Works out one set: each label a plain check, or an observation. */
-export function evaluateLabels(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, { slot: slot => slotResult(step, slot, context) })
-}
+export const evaluateLabels = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, { slot: slot => slotResult(step, slot, context) })
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   switch (slot.kind.is) {

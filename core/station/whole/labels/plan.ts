@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { PowerClaim, RadioSet } from '../../../review'
 import { type FieldSpec, planSteps, type Slot, type Step, type StepPlace } from '../../../step'
 
@@ -17,7 +17,7 @@ const WORDS = wordsLike('as printed')
 const DERIVED: FieldSpec = { as: 'derived' }
 
 /** One step of the set: what is printed on it and on its papers. */
-export function planLabels(set: RadioSet, context: Context): Step[] {
+export const planLabels = perRadio((set: RadioSet, context: Context): Step[] => {
   return planSteps(set, context, {
     stationId: LABELS_ID,
     roles: {},
@@ -34,7 +34,7 @@ export function planLabels(set: RadioSet, context: Context): Step[] {
       'An approval number is looked up at whoever gave it; that it is printed proves nothing. This is no legal advice.',
     ],
   })
-}
+})
 
 function slotsOf(set: RadioSet, { channel }: StepPlace): Slot[] {
   const slot = (id: string, kind: Slot['kind'], label: string, field: FieldSpec): Slot => ({

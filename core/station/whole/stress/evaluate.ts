@@ -1,4 +1,4 @@
-import type { Context } from '../../../context'
+import { type Context, perStep } from '../../../context'
 import { verdictWithout } from '../../../decision'
 import {
   answerSteps,
@@ -21,15 +21,15 @@ import { planStress, stressConsent } from './plan'
 const REPEATABILITY_DB = 0.2
 
 /** Shows one step: what was done, and the power before and after. */
-export function evaluateStress(step: Step, context: Context): StepResult {
-  return evaluateSlots(step, context, {
+export const evaluateStress = perStep((step: Step, context: Context): StepResult => {
+  return evaluateSlots(step, {
     summary: slots => {
       const change = powerChange(slots, context)
       return change && { verdict: verdictWithout('observation', null), words: change.words }
     },
     slot: slot => slotResult(step, slot, context),
   })
-}
+})
 
 function slotResult(step: Step, slot: Slot, context: Context): SlotResult {
   if (slot.field.as === 'level')

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import type { Context } from '../../../context'
+import { type Context, perRadio } from '../../../context'
 import type { RadioSet } from '../../../review'
 import {
   type FieldSpec,
@@ -59,7 +59,7 @@ const SLOTS = [
 ] as const
 
 /** Planned only for a set whose owner accepts the risk. */
-export function planStress(set: RadioSet, context: Context): Step[] {
+export const planStress = perRadio((set: RadioSet, context: Context): Step[] => {
   if (stressConsent(set, context) === null) return []
   return planSteps(set, context, {
     stationId: STRESS_ID,
@@ -79,7 +79,7 @@ export function planStress(set: RadioSet, context: Context): Step[] {
       'Disconnect meter and analyser before open and short: they are not in the path then.',
     ],
   })
-}
+})
 
 function slotsOf({ channel: { frequencyHz } }: StepPlace): Slot[] {
   return SLOTS.map(({ id, label, field }) => ({
