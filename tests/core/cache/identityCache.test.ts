@@ -15,8 +15,8 @@ describe('the identity cache', () => {
   it('keeps functions apart, and fewer subjects from more', () => {
     const { of } = createIdentityCache()
     const a = {}
-    const count = (...subjects: object[]) => subjects.length
-    const name = () => 'name'
+    const count = (...subjects: object[]): number | string => subjects.length
+    const name = (_subject: object) => 'name'
     expect([of(count, a), of(count, a, a), of(name, a), of(count, a)]).toEqual([1, 2, 'name', 1])
   })
 

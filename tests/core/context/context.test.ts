@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest'
-import { createContext, createSharedWork } from '#core/context'
+import { describe, expect, it, vi } from 'vitest'
+import { type Context, createContext, createSharedWork } from '#core/context'
+import type { Review } from '#core/review'
 import { copyRulebook, rulebookById } from '#core/rules'
 import { AT, harmonic, HARMONICS_STEP, POWER_STEP, reading, reviewOf } from '../../support/bench'
 
@@ -47,5 +48,39 @@ describe('rulebooks of a context', () => {
         .map(book => book.title)
     expect(titles('Mine')[1]).toBe('Mine')
     expect(titles('Mine, second edition')[1]).toBe('Mine, second edition')
+  })
+})
+
+describe('what is worked out of one radio', () => {
+  const set = { ...review.sets[0]! }
+  const other = { ...set, id: 'other', sample: 'B' }
+  const two = { ...review, sets: [set, other] }
+  const step = { set, id: POWER_STEP }
+
+  it('is kept while nothing it can see changes, and follows whatever does, named by nobody', () => {
+    const shared = createSharedWork()
+    const seen = vi.fn((_step: object, { review: shown }: Context) => `${shown.settings.ambientC} °C`)
+    const say = (state: Review) => createContext(state, shared).ofRadio('set', seen, step)
+    expect(say(two)).toBe(`${two.settings.ambientC} °C`)
+    expect(say({ ...two, title: 'Other', sets: [set, { ...other, sample: 'C' }] })).toBe(say(two))
+    expect(seen).toHaveBeenCalledTimes(1)
+    expect(say({ ...two, settings: { ...two.settings, ambientC: 45 } })).toBe('45 °C')
+  })
+
+  it('sees the whole review where it looks at another radio, and follows its name', () => {
+    const shared = createSharedWork()
+    const names = ({ id }: { id: string }, { review: shown }: Context) =>
+      `${id}: ${shown.sets.map(({ sample }) => sample).join()}`
+    const say = (state: Review) => createContext(state, shared).ofRadio('set', names, step)
+    const named = (sample: string) => say({ ...two, sets: [set, { ...other, sample }] })
+    expect(named('B')).toBe(`${POWER_STEP}: ${set.sample},B`)
+    expect(named('Z')).toBe(`${POWER_STEP}: ${set.sample},Z`)
+  })
+
+  it('throws what it throws on its own account', () => {
+    const fails = () => {
+      throw new Error('no')
+    }
+    expect(() => createContext(two).ofRadio('set', fails, step)).toThrow('no')
   })
 })
