@@ -28,6 +28,8 @@ export interface MayIKey {
   notLookedAt: string[]
   /** The verdict nearest to its limit, or furthest outside; null where none has a margin. */
   closest: Verdict | null
+  /** Title of the rulebook that verdict is by; null where none has a margin. */
+  closestRulebook: string | null
 }
 
 /** An answer in words, in few words, and the mark it is shown with. */
@@ -67,11 +69,13 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
     const outside = looks.flatMap(one => one.outside)
     const missing = looks.flatMap(one => one.missing)
     const inside = looks.flatMap(one => one.inside)
+    const closest = closestOf(looks.flatMap(one => one.closest ?? []))
     const answer = {
       ...{ set, band },
       rulebooks: context.rulebooksOf(band).map(({ title }) => title),
       notLookedAt: looks.flatMap(({ station, isOverlooked }) => (isOverlooked ? [station.title] : [])),
-      closest: closestOf(looks.flatMap(one => one.closest ?? [])),
+      closest: closest?.verdict ?? null,
+      closestRulebook: closest?.limit.rulebook.title ?? null,
     }
     if (outside.length > 0) return { ...answer, state: 'not-without', because: outside }
     if (missing.length > 0) return { ...answer, state: 'not-yet', because: missing }
@@ -89,7 +93,7 @@ interface Look {
   outside: KeyingReason[]
   missing: KeyingReason[]
   inside: KeyingReason[]
-  closest: Verdict | null
+  closest: Judgement | null
 }
 
 function look(station: Station, set: RadioSet, band: Band, context: Context): Look {
@@ -116,18 +120,16 @@ function look(station: Station, set: RadioSet, band: Band, context: Context): Lo
       ...(needed ? unseen(station, results) : []),
     ],
     inside: summedInside(station, inState('inside')),
-    closest: closestOf(
-      judged.filter(({ state }) => state !== null).map(({ slot }) => governing(slot).verdict),
-    ),
+    closest: closestOf(judged.filter(({ state }) => state !== null).map(({ slot }) => governing(slot))),
   }
 }
 
-/** Of several verdicts the one with the least margin; null where none has a margin. */
-function closestOf(verdicts: readonly Verdict[]): Verdict | null {
-  const marginOf = ({ margin, perStripDb }: Verdict) => (margin ?? Infinity) / perStripDb
-  return verdicts
-    .filter(({ margin }) => margin !== null)
-    .reduce<Verdict | null>((a, b) => (a !== null && marginOf(a) <= marginOf(b) ? a : b), null)
+/** Returns the judgement with the least margin; null where none has a margin. */
+function closestOf(judgements: readonly Judgement[]): Judgement | null {
+  const marginOf = ({ verdict: { margin, perStripDb } }: Judgement) => (margin ?? Infinity) / perStripDb
+  return judgements
+    .filter(({ verdict }) => verdict.margin !== null)
+    .reduce<Judgement | null>((a, b) => (a !== null && marginOf(a) <= marginOf(b) ? a : b), null)
 }
 
 const governing = ({ each }: SlotResult) => governingOf(each)
@@ -195,10 +197,10 @@ function summedInside(
 
 /** The least margin there is, where all are told in dB. */
 function byHowMuch(inside: readonly { slot: SlotResult }[]): string {
-  const verdicts = inside.map(({ slot }) => governing(slot).verdict)
-  const least = closestOf(verdicts)
-  return least !== null && least.margin !== null && verdicts.every(({ unit }) => unit === 'dB')
-    ? ` by ${printDb(least.margin)} or more`
+  const judgements = inside.map(({ slot }) => governing(slot))
+  const margin = closestOf(judgements)?.verdict.margin ?? null
+  return margin !== null && judgements.every(({ verdict }) => verdict.unit === 'dB')
+    ? ` by ${printDb(margin)} or more`
     : ''
 }
 

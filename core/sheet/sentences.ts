@@ -39,7 +39,7 @@ function byLaw(sets: readonly RadioSet[], answers: readonly MayIKey[]): SaidSent
       const own = answers.filter(answer => answer.set.id === set.id && answer.state === state)
       if (own.length === 0) continue
       const bands = own.map(({ band }) => band.name).join(' and ')
-      const key = `${bands}:${state === 'not-without' ? farthest(own) : ''}`
+      const key = state === 'not-without' ? overTheLimit(own) : bands
       const same = said.get(key) ?? { bands, own, names: [] }
       said.set(key, { ...same, names: [...same.names, set] })
     }
@@ -59,7 +59,7 @@ function lawSentence(
   const be = names.length > 1 ? 'are' : 'is'
   switch (state) {
     case 'not-without':
-      return { text: `${name} ${be} ${farthest(own)}outside the law on ${bands}.`, state: 'outside' }
+      return { text: `${name} ${be} ${overTheLimit(own)}.`, state: 'outside' }
     case 'yes':
       return { text: `${name} ${be} inside the law on ${bands}, as far as measured.`, state: 'inside' }
     case 'not-yet':
@@ -69,12 +69,15 @@ function lawSentence(
   }
 }
 
-/** How far outside, where it is told in dB: `7.9 dB `. */
-function farthest(own: readonly MayIKey[]): string {
-  const margins = own.flatMap(({ closest }) =>
-    closest?.unit === 'dB' && closest.margin !== null && closest.margin < 0 ? [closest.margin] : [],
-  )
-  return margins.length > 0 ? `${printDb(-Math.min(...margins))} ` : ''
+/** Each band with its own figure and rulebook: `7.9 dB over the limit on 2 m (United States: amateur)`. */
+function overTheLimit(own: readonly MayIKey[]): string {
+  return own
+    .map(({ band, closest, closestRulebook }) => {
+      const isInDb = closest?.unit === 'dB' && closest.margin !== null && closest.margin < 0
+      const by = closestRulebook === null ? '' : ` (${closestRulebook})`
+      return `${isInDb ? `${printDb(-closest.margin!)} ` : ''}over the limit on ${band.name}${by}`
+    })
+    .join(' and ')
 }
 
 /** The worst that misses a claim, each with the sample it was read on. */

@@ -28,7 +28,7 @@ test(
   async ({ page }) => {
     await openDemoAt(page, `${DEMO}/sheet`)
     const sheet = page.getByTestId('sheet-page')
-    await expect(sheet).toContainText('Sample B is 7.5 dB outside the law on 2 m.')
+    await expect(sheet).toContainText('Sample B is 7.5 dB over the limit on 2 m')
     await expect(sheet).toContainText('Harmonics of 146.520 MHz, High')
 
     const pdf = await taken(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())
@@ -55,7 +55,7 @@ test(
     await expect(sheet).toContainText('(the reviewer’s words)')
     await page.getByRole('button', { name: 'Your words' }).click()
     await page.getByRole('button', { name: 'As made by rules' }).click()
-    await expect(sheet).toContainText('outside the law on 2 m')
+    await expect(sheet).toContainText('over the limit on 2 m')
   },
 )
 

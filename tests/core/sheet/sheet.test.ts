@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { createContext } from '#core/context'
 import { demoReview } from '#core/demo'
+import { findings, mayIKey } from '#core/findings'
 import { modelsOf, newReview } from '#core/review'
+import { sentencesOf } from '#core/sheet/sentences'
 import { madeSentences, type Paper, PAPERS, sheetDrawing, sheetOf } from '#core/sheet'
 import { DAY, type SvgNode, textWidth } from '#core/svg'
 
@@ -42,7 +44,7 @@ describe('a sheet of the demo', () => {
   it('says what is outside first, then what is inside, then what cannot be said, and what so few units can say', () => {
     const said = madeSentences(trek)
     const order = [
-      'outside the law on 2 m',
+      'over the limit on 2 m (',
       'inside the law on 2 m',
       'cannot be said yet',
       'maker’s figures',
@@ -53,6 +55,25 @@ describe('a sheet of the demo', () => {
     expect(places).toEqual(places.toSorted((a, b) => a - b))
     // One of two inside: Clopper–Pearson gives 1.26 % to 98.7 %.
     expect(said).toContain('between 1.3 and 99 in a hundred')
+  })
+
+  it('gives each band its own figure and the rulebook it is over the limit of', () => {
+    const [first] = mayIKey(
+      context.review.sets.find(({ id }) => id === 'trek-b')!,
+      context,
+    )
+    const over = (name: string, marginDb: number, closestRulebook: string) => ({
+      ...first!,
+      state: 'not-without' as const,
+      band: { ...first!.band, id: name, name },
+      closest: { ...first!.closest!, unit: 'dB' as const, margin: -marginDb },
+      closestRulebook,
+    })
+    const answers = [over('2 m', 13.9, 'US amateur'), over('1.25 m', 26, 'ITU spurious')]
+    const [said] = sentencesOf([first!.set], { answers, found: findings(context, [first!.set]) })
+    expect(said!.text.replaceAll('\u00a0', ' ')).toBe(
+      'sample B is 13.9 dB over the limit on 2 m (US amateur) and 26.0 dB over the limit on 1.25 m (ITU spurious).',
+    )
   })
 
   it('answers for every band, samples apart where they differ and together where they do not', () => {
@@ -87,7 +108,7 @@ describe('a sheet of the demo', () => {
       .map(line => line.text)
       .join('\n')
     expect(text).toContain('Buy another.\n(the reviewer’s words)')
-    expect(text).not.toContain('outside the law')
+    expect(text).not.toContain('over the limit')
   })
 
   it.each(Object.keys(PAPERS) as Paper[])(

@@ -35,10 +35,7 @@ export function offersFor(step: Step, governs: SlotResult, context: Context): Of
       ? instrument.overloadDbm - (first.seen.levelDbm - chain!.offsetOnInstrumentDb)
       : null
   const near =
-    nearDb !== null && nearDb < NEAR_OVERLOAD_DB
-      ? ` The carrier comes within ${printDb(Math.max(0, nearDb), 0)} of where ${instrument.name} ` +
-        'makes harmonics of its own.'
-      : ''
+    nearDb !== null && nearDb < NEAR_OVERLOAD_DB ? ` ${overloadWords(nearDb, instrument.name)}` : ''
   return [
     {
       id: 'pad-test',
@@ -49,6 +46,13 @@ export function offersFor(step: Step, governs: SlotResult, context: Context): Of
         `shows whether the radio makes it or the analyser.${near}`,
     },
   ]
+}
+
+/** How far the carrier is from overload, or over it. */
+function overloadWords(belowDb: number, name: string): string {
+  return belowDb < 0
+    ? `The carrier is ${printDb(-belowDb, 0)} over the level where ${name} makes harmonics of its own.`
+    : `The carrier comes within ${printDb(belowDb, 0)} of where ${name} makes harmonics of its own.`
 }
 
 /** Most offers of one kind at a step: more would bury what is asked. */

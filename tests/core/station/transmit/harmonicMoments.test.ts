@@ -1,6 +1,15 @@
 import { harmonicsAt, type Moment } from '#core/station'
 import { describe, expect, it } from 'vitest'
-import { AT, harmonic, HARMONICS_STEP, reading, reviewOf, withReadings } from '../../../support/bench'
+import {
+  analyser,
+  AT,
+  harmonic,
+  HARMONICS_STEP,
+  reading,
+  reviewOf,
+  withReadings,
+} from '../../../support/bench'
+import { plain } from '../../../support/results'
 import { resultOf, slot } from '../../../support/stations'
 
 describe('harmonics: moments, ambient, spurs and the pad test', () => {
@@ -50,6 +59,18 @@ describe('harmonics: moments, ambient, spurs and the pad test', () => {
       slot: { label: 'spur 311.200\u00a0MHz' },
     })
     expect(result.governs!.slot.id).toBe('s311200000')
+  })
+
+  it.each([
+    [-10, 'comes within 3 dB of'],
+    [-21, 'is 8 dB over the level'],
+  ])('says how far a carrier shown at −13 dBm is from an overload of %d dBm', (overloadDbm, words) => {
+    const review = reviewOf({ instrument: analyser({ overloadDbm }) })
+    const [offer] = resultOf(
+      'harmonics',
+      withReadings(review, [harmonic(1, '-13'), harmonic(2, '-55')]),
+    ).offers
+    expect(plain(offer!.words)).toContain(`The carrier ${words}`)
   })
 
   it('offers the pad test when a verdict hangs on a harmonic, until one is on record', () => {
