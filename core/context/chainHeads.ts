@@ -1,6 +1,6 @@
 import type { Chain } from '../chain'
 
-/** What tells one signal path from another without looking at its parts. */
+/** Identifies a signal path without its parts. */
 export type ChainHead = Pick<Chain, 'id' | 'name' | 'instrumentId'>
 
 /** Returns the heads of chains; the very list of before, where nothing but parts changed. */

@@ -43,9 +43,9 @@ export interface Context {
   readingsOf: (step: StepPlaceId) => StepReadings
   /** Why a step was left out; null where it was not. */
   skipReason: (step: StepPlaceId) => string | null
-  /** What a station keeps for the whole review, unchecked; null where nothing. */
+  /** Data of a station for the whole review, not validated; null where there is none. */
   memo: (stationId: string) => unknown
-  /** What a station keeps for one radio, unchecked; null where nothing. */
+  /** Data of a station for one radio, not validated; null where there is none. */
   memoOf: (stationId: string, setId: string) => unknown
   distributions: Distributions
   /**

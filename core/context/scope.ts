@@ -4,8 +4,8 @@ import type { ChainHead } from './chainHeads'
 import type { State } from './state'
 
 /**
- * What the results of one radio rest on, each value immutable. Whoever works something out in a scope sees this
- * and nothing else of the review, so two scopes of equal values give equal results.
+ * Holds the values the results of one radio depend on, each immutable. A function run in a scope sees these and
+ * nothing else of the review, so two scopes of equal values give equal results.
  */
 export interface Scope {
   radio: RadioSet
@@ -13,31 +13,28 @@ export interface Scope {
   review: VisibleReview
   readings: readonly Reading[]
   chainHeads: readonly ChainHead[]
-  /** The signal paths it sees, with what they join; null: all of the bench. */
+  /** The signal paths it sees, by id, each with the path it joins: those the radio uses, or all of the bench. */
   chains: ReadonlyMap<string, Chain>
-  seesWholeBench: boolean
-  /** What stations keep, for the review and for this radio, by station. */
+  /** Data of the stations by station id, common to the review and of this radio. */
   stationData: ReadonlyMap<string, { common: unknown; own: unknown }>
   /** All of the above in one list: what is compared. */
   restsOn: readonly unknown[]
 }
 
-/** Fields of a review that a scope shows; every other one belongs to the whole review. */
-export const VISIBLE_FIELDS = [
-  'settings',
-  'instruments',
-  'ownRulebooks',
-  'calibrations',
-  'calibrationSwaps',
-  'padTests',
-  'readings',
-  'keyDowns',
-  'skipped',
-  'clips',
-] as const satisfies readonly (keyof Review)[]
-
-/** The part of a review that a scope shows. */
-export type VisibleReview = Pick<Review, (typeof VISIBLE_FIELDS)[number]>
+/** Fields of a review that a scope shows; any other one belongs to the whole review. */
+export type VisibleReview = Pick<
+  Review,
+  | 'settings'
+  | 'instruments'
+  | 'ownRulebooks'
+  | 'calibrations'
+  | 'calibrationSwaps'
+  | 'padTests'
+  | 'readings'
+  | 'keyDowns'
+  | 'skipped'
+  | 'clips'
+>
 
 /** So many scopes of a radio are kept: what is stored and what is being typed, of some chains and of all. */
 const MOST_SCOPES = 6
@@ -87,7 +84,6 @@ function newScope(radio: RadioSet, wholeBench: boolean, state: State): Scope {
     readings,
     chainHeads,
     chains,
-    seesWholeBench: wholeBench,
     stationData,
     restsOn: [radio, chainHeads, wholeBench, ...Object.values(visible), ...chains.values(), ...data],
   }

@@ -13,8 +13,8 @@ export interface LatestLists {
 }
 
 /**
- * What one state of a review leaves to the next, held by whoever makes contexts: results by the identity of what
- * they rest on, and the objects whose identity it goes by.
+ * Carried from one state of a review to the next by the store: results by the identity of their inputs, and the
+ * objects that identity is compared by.
  */
 export interface SharedWork {
   distributions: Distributions

@@ -8,7 +8,7 @@ import type { Context } from './context'
 import { LOOKED_FURTHER } from './lookedFurther'
 import type { SharedWork } from './sharedWork'
 
-/** What a context shows of a review: all of it, or what a scope holds. */
+/** The part of a review a context shows: all of it, or the values of a scope. */
 interface Shown {
   review: Review
   /** Whole chains by id; one that has a head and is not among them lies further off. */
