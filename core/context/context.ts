@@ -76,6 +76,7 @@ export function createContext(review: Review, shared: SharedWork = createSharedW
   const state = createState(review, shared)
   const { chains, chainHeads, lists } = state
   const radios = shared.cache.of(radiosById, review.sets)
+  for (const id of shared.scopes.keys()) if (!radios.has(id)) shared.scopes.delete(id)
   const found = new Map<boolean, Map<string, Context | null>>(NARROW_FIRST.map(one => [one, new Map()]))
   const scoped = (radioId: string, wholeBench: boolean) =>
     entryOf(found.get(wholeBench)!, radioId, () => {

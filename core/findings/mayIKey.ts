@@ -26,7 +26,7 @@ export interface MayIKey {
   because: KeyingReason[]
   /** Stations with limits of their own that were not looked at on this band. */
   notLookedAt: string[]
-  /** The verdict nearest to its limit, or furthest outside; null where none has a margin. */
+  /** The failing verdict furthest over its limit, else the one nearest to it; null where none has a margin. */
   closest: Verdict | null
   /** Title of the rulebook that verdict is by; null where none has a margin. */
   closestRulebook: string | null
@@ -69,7 +69,8 @@ export function mayIKey(set: RadioSet, context: Context): MayIKey[] {
     const outside = looks.flatMap(one => one.outside)
     const missing = looks.flatMap(one => one.missing)
     const inside = looks.flatMap(one => one.inside)
-    const closest = closestOf(looks.flatMap(one => one.closest ?? []))
+    const failing = looks.filter(one => one.outside.length > 0)
+    const closest = closestOf((failing.length > 0 ? failing : looks).flatMap(one => one.closest ?? []))
     const answer = {
       ...{ set, band },
       rulebooks: context.rulebooksOf(band).map(({ title }) => title),
@@ -104,6 +105,8 @@ function look(station: Station, set: RadioSet, band: Band, context: Context): Lo
   const needed = station.neededToKey === true
   const judged = results.flatMap(result => result.slots.map(slot => ({ result, slot, state: byLaw(slot) })))
   const inState = (state: VerdictState) => judged.filter(one => one.state === state)
+  const failing = inState('outside')
+  const deciding = failing.length > 0 ? failing : judged.filter(({ state }) => state !== null)
   const reason = ({ result, slot: { slot } }: (typeof judged)[number], tail: string): KeyingReason => ({
     words: `${station.title}, ${placeWords(result)}: ${slot.label} ${tail}`,
     place: { stationId: station.id, stepId: result.step.id, slotId: slot.id },
@@ -114,13 +117,13 @@ function look(station: Station, set: RadioSet, band: Band, context: Context): Lo
       !needed &&
       judged.every(({ state }) => state === null) &&
       results.some(({ step }) => station.demands(step, context).some(({ figure }) => figure)),
-    outside: worstOf(inState('outside')).map(one => reason(one, outsideWords(governing(one.slot)))),
+    outside: worstOf(failing).map(one => reason(one, outsideWords(governing(one.slot)))),
     missing: [
       ...worstOf(inState('too-close')).map(one => reason(one, 'is too close to call')),
       ...(needed ? unseen(station, results) : []),
     ],
     inside: summedInside(station, inState('inside')),
-    closest: closestOf(judged.filter(({ state }) => state !== null).map(({ slot }) => governing(slot))),
+    closest: closestOf(deciding.map(({ slot }) => governing(slot))),
   }
 }
 

@@ -69,7 +69,7 @@ function lawSentence(
   }
 }
 
-/** Each band with its own figure and rulebook: `7.9 dB over the limit on 2 m (United States: amateur)`. */
+/** Each band with its own figure and rulebook: `7.9 dB over the limit on 2 m (US amateur)`. */
 function overTheLimit(own: readonly MayIKey[]): string {
   return own
     .map(({ band, closest, closestRulebook }) => {

@@ -42,6 +42,19 @@ describe('may I key it?', () => {
     expect(found.because[0]!.place).toMatchObject({ stationId: 'harmonics', slotId: 'x3' })
   })
 
+  it('states the figure of what fails, not of a worse reading that is too close to call', () => {
+    // ×2 scatters by 20 dB: its mean is 6 dB over the limit and says nothing. ×3 is 4 dB over and fails.
+    const found = answer([
+      ...clean().filter(({ slot }) => slot !== 'x2' && slot !== 'x3'),
+      harmonic(2, '-50.0; -70.0'),
+      harmonic(3, '-62.0'),
+    ])
+    expect(found.state).toBe('not-without')
+    expect(found.words[0]).toContain('×3')
+    expect(found.closest!.margin).toBeCloseTo(-4, 1)
+    expect(found.closestRulebook).toBe('US amateur')
+  })
+
   it('not yet where one is too close, is not read, or is out of reach', () => {
     expect(answer(except(3, '-66.0'))).toMatchObject({
       state: 'not-yet',
